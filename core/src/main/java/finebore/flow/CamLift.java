@@ -1,0 +1,31 @@
+package finebore.flow;
+
+/**
+ * Lift at the valve over crank angle.
+ *
+ * @param maxLiftMm greatest lift at the valve, mm
+ * @param durationDeg crank degrees the valve is open
+ */
+public record CamLift(double maxLiftMm, double durationDeg) {
+
+  public CamLift {
+    if (!(maxLiftMm > 0.5 && maxLiftMm < 50)) {
+      throw new IllegalArgumentException("cam lift must be 0.5 to 50 mm, was " + maxLiftMm);
+    }
+    if (!(durationDeg > 60 && durationDeg < 500)) {
+      throw new IllegalArgumentException(
+          "cam duration must be 60 to 500 crank degrees, was " + durationDeg);
+    }
+  }
+
+  /**
+   * Lift at a part of the duration, mm: a 3-4-5 polynomial up and the same down (R. L. Norton, Cam
+   * Design and Manufacturing Handbook, from memory), standing in for the real cam.
+   *
+   * @param part 0 when the valve opens, 1 when it closes
+   */
+  public double liftAt(double part) {
+    double x = Math.clamp(1 - Math.abs(2 * part - 1), 0, 1);
+    return maxLiftMm * x * x * x * (10 - 15 * x + 6 * x * x);
+  }
+}

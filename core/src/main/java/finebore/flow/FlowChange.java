@@ -1,0 +1,82 @@
+package finebore.flow;
+
+import finebore.flow.Bands.Band;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * One flow curve held against another at the same lifts.
+ *
+ * @param steps each lift
+ * @param bands mean change over each band that has lifts
+ * @param camMeanM3s change of the mean over the cam's opening, m3/s
+ * @param camMeanShare the same as a share of the reference
+ */
+public record FlowChange(
+    List<Step> steps, Map<Band, Mean> bands, double camMeanM3s, double camMeanShare) {
+
+  /**
+   * The spread that a change worked out by this model carries, as a share of the flow: about what
+   * differences between the orientation figures and the model come to (docs/model.md).
+   */
+  public static final double MODEL_SPREAD = 0.02;
+
+  /** One lift: both flows in m3/s, and the band it lies in. */
+  public record Step(double liftMm, double referenceM3s, double newM3s, Band band) {
+
+    public double changeM3s() {
+      return newM3s - referenceM3s;
+    }
+
+    public double share() {
+      return changeM3s() / referenceM3s;
+    }
+  }
+
+  /** A mean change over a band: in m3/s, as a share, over how many lifts. */
+  public record Mean(double changeM3s, double share, int lifts) {}
+
+  public FlowChange {
+    steps = List.copyOf(steps);
+    bands = Map.copyOf(bands);
+  }
+
+  /**
+   * Compares two curves.
+   *
+   * @throws IllegalArgumentException if their lifts differ
+   */
+  public static FlowChange between(
+      FlowCurve reference, FlowCurve changed, Bands bands, double valveDiameterMm, CamLift cam) {
+    if (reference.points().size() != changed.points().size()) {
+      throw new IllegalArgumentException("both curves need the same lifts");
+    }
+    List<Step> steps = new ArrayList<>();
+    for (int k = 0; k < reference.points().size(); k++) {
+      LiftPoint a = reference.points().get(k);
+      LiftPoint b = changed.points().get(k);
+      if (a.liftMm() != b.liftMm()) {
+        throw new IllegalArgumentException("both curves need the same lifts");
+      }
+      steps.add(
+          new Step(a.liftMm(), a.flowM3s(), b.flowM3s(), bands.of(a.liftMm(), valveDiameterMm)));
+    }
+    Map<Band, Mean> means = new EnumMap<>(Band.class);
+    for (Band band : Band.values()) {
+      List<Step> in = steps.stream().filter(s -> s.band() == band).toList();
+      if (!in.isEmpty()) {
+        means.put(
+            band,
+            new Mean(
+                in.stream().mapToDouble(Step::changeM3s).average().orElseThrow(),
+                in.stream().mapToDouble(Step::share).average().orElseThrow(),
+                in.size()));
+      }
+    }
+    double before = reference.camMean(cam);
+    double gain = changed.camMean(cam) - before;
+    return new FlowChange(steps, means, gain, gain / before);
+  }
+}

@@ -1,0 +1,72 @@
+package finebore.job;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+
+/**
+ * What of the engine the seats depend on.
+ *
+ * @param cylinders how many, 1 to 16
+ * @param intakesPerCylinder intake valves in each, 1 to 4
+ * @param exhaustsPerCylinder exhaust valves in each, 1 to 4
+ * @param boreMm cylinder bore
+ * @param strokeMm stroke
+ * @param rpm speed of peak power
+ * @param targetHp power aimed at, if any
+ * @param valveSpacingMm distance between the axes of an intake and its exhaust neighbour, if
+ *     measured
+ */
+public record Engine(
+    int cylinders,
+    int intakesPerCylinder,
+    int exhaustsPerCylinder,
+    double boreMm,
+    double strokeMm,
+    double rpm,
+    OptionalDouble targetHp,
+    OptionalDouble valveSpacingMm) {
+
+  public Engine {
+    inRange("cylinders", cylinders, 1, 16);
+    inRange("intake valves per cylinder", intakesPerCylinder, 1, 4);
+    inRange("exhaust valves per cylinder", exhaustsPerCylinder, 1, 4);
+    inRange("bore", boreMm, 20, 500);
+    inRange("stroke", strokeMm, 10, 800);
+    inRange("rpm", rpm, 100, 30_000);
+    targetHp.ifPresent(hp -> inRange("target power", hp, 1, 20_000));
+    valveSpacingMm.ifPresent(mm -> inRange("valve spacing", mm, 5, 300));
+  }
+
+  private static void inRange(String field, double value, double min, double max) {
+    if (!(value >= min && value <= max)) {
+      throw new IllegalArgumentException(
+          field + " must be " + min + " to " + max + ", was " + value);
+    }
+  }
+
+  public int valvesPerCylinder(Port port) {
+    return port == Port.INTAKE ? intakesPerCylinder : exhaustsPerCylinder;
+  }
+
+  /**
+   * Every seat in the head, cylinder by cylinder: I1 E1 I2 E2, or I1a I1b E1a E1b with several of a
+   * kind.
+   */
+  public List<SeatPlace> seats() {
+    List<SeatPlace> seats = new ArrayList<>();
+    for (int cylinder = 1; cylinder <= cylinders; cylinder++) {
+      for (Port port : Port.values()) {
+        int count = valvesPerCylinder(port);
+        for (int k = 0; k < count; k++) {
+          String suffix = count == 1 ? "" : String.valueOf((char) ('a' + k));
+          seats.add(new SeatPlace(port.letter() + cylinder + suffix, port, cylinder));
+        }
+      }
+    }
+    return seats;
+  }
+
+  /** One seat of the head: its label, kind and cylinder from 1. */
+  public record SeatPlace(String label, Port port, int cylinder) {}
+}

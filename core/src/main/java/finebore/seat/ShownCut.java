@@ -1,0 +1,21 @@
+package finebore.seat;
+
+/**
+ * How much of one cut is left showing in the finished section.
+ *
+ * @param index which cut of the seat, from 0 at the chamber
+ * @param cut the cut as asked for
+ * @param shownMm width left showing along the cut, mm
+ */
+public record ShownCut(int index, Cut cut, double shownMm) {
+
+  /** Whether the cut came in with less than its asked width, or not at all. */
+  public boolean isShort(double toleranceMm) {
+    return cut.widthMm() - shownMm > toleranceMm;
+  }
+
+  /** Whether a cut that was asked for does not show at all. */
+  public boolean neverTouches() {
+    return cut.widthMm() > 0 && shownMm <= 0;
+  }
+}

@@ -1,0 +1,222 @@
+package finebore.study;
+
+import finebore.cutting.Seating;
+import finebore.flow.Calibration;
+import finebore.flow.FlowCurve;
+import finebore.flow.LiftPoint;
+import finebore.flow.LossCoefficients;
+import finebore.flow.Losses;
+import finebore.flow.TestConditions;
+import finebore.job.Group;
+import finebore.job.Job;
+import finebore.job.Pairing;
+import finebore.job.Port;
+import finebore.job.TestPlan;
+import finebore.seat.Cut;
+import finebore.seat.Seat;
+import finebore.seat.SeatSection;
+import finebore.seat.ShownCut;
+import finebore.section.Profile;
+import finebore.section.Tolerance;
+import finebore.valve.Valve;
+import finebore.valve.ValveSection;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * Everything that follows from one valve on one seat: section, contact, readings and flow.
+ *
+ * @param pairing what was studied
+ * @param seat its section
+ * @param valve the valve's section, at height 0
+ * @param seating where the valve rests
+ * @param readings what can be read off, in the order of {@link ReadingKind}
+ * @param curve flow at the test's lifts; empty when the valve falls through
+ */
+public record SeatStudy(
+    Pairing pairing,
+    SeatSection seat,
+    ValveSection valve,
+    Seating seating,
+    List<Reading> readings,
+    Optional<FlowCurve> curve) {
+
+  public SeatStudy {
+    readings = List.copyOf(readings);
+  }
+
+  /**
+   * What a study is held against.
+   *
+   * @param port which way the air goes
+   * @param test lifts and depression
+   * @param calibration of the port
+   * @param foundRestMm height of the found valve, for the sink
+   */
+  public record Frame(
+      Port port, TestPlan test, Calibration calibration, OptionalDouble foundRestMm) {}
+
+  /** Studies the found or planned state of a group of seats. */
+  public static SeatStudy of(Job job, Port port, Pairing pairing) {
+    Group group = job.group(port);
+    OptionalDouble foundRest = restOf(group.found());
+    SeatStudy study = of(pairing, new Frame(port, job.test(), Calibration.UNCALIBRATED, foundRest));
+    List<Reading> readings = new ArrayList<>(study.readings());
+    double head = pairing.valve().headDiameterMm();
+    double otherHead = job.group(port.other()).planned().valve().headDiameterMm();
+    if (group.retainerToSealMm().isPresent()) {
+      study
+          .reading(ReadingKind.SINK)
+          .ifPresent(
+              sink ->
+                  readings.add(
+                      new Reading(
+                          ReadingKind.RETAINER,
+                          group.retainerToSealMm().getAsDouble()
+                              + sink
+                              - group.cam().maxLiftMm())));
+    }
+    job.engine()
+        .valveSpacingMm()
+        .ifPresent(
+            mm -> readings.add(new Reading(ReadingKind.NEIGHBOUR, mm - (head + otherHead) / 2)));
+    group
+        .axisFromBoreMm()
+        .ifPresent(
+            mm ->
+                readings.add(
+                    new Reading(ReadingKind.BORE_WALL, (job.engine().boreMm() - head) / 2 - mm)));
+    readings.sort(java.util.Comparator.comparing(Reading::kind));
+    return new SeatStudy(
+        pairing, study.seat(), study.valve(), study.seating(), readings, study.curve());
+  }
+
+  /** Studies a valve on a seat. */
+  public static SeatStudy of(Pairing pairing, Frame frame) {
+    SeatSection seat = SeatSection.of(pairing.seat(), Tolerance.FINE);
+    ValveSection valve = ValveSection.of(pairing.valve(), Tolerance.FINE);
+    Seating seating = Seating.of(seat, valve, Seating.INK_FILM_MM, Tolerance.FINE);
+    Optional<FlowCurve> curve =
+        seating instanceof Seating.Seated seated
+            ? Optional.of(curve(seat, valve, seated.restMm(), frame))
+            : Optional.empty();
+    return new SeatStudy(
+        pairing, seat, valve, seating, readings(seat, pairing, seating, frame), curve);
+  }
+
+  /** Height at which a valve rests, mm; empty when it falls through. */
+  public static OptionalDouble restOf(Pairing pairing) {
+    Seating seating =
+        Seating.of(
+            SeatSection.of(pairing.seat(), Tolerance.FINE),
+            ValveSection.of(pairing.valve(), Tolerance.FINE),
+            Seating.INK_FILM_MM,
+            Tolerance.FINE);
+    return seating instanceof Seating.Seated seated
+        ? OptionalDouble.of(seated.restMm())
+        : OptionalDouble.empty();
+  }
+
+  /** A reading, if there is one of that kind. */
+  public OptionalDouble reading(ReadingKind kind) {
+    return readings.stream().filter(r -> r.kind() == kind).mapToDouble(Reading::value).findFirst();
+  }
+
+  /** Where the valve rests and touches, if it does. */
+  public Optional<Seating.Seated> seated() {
+    return seating instanceof Seating.Seated s ? Optional.of(s) : Optional.empty();
+  }
+
+  /** The valve's wall lifted off its seat. */
+  public Profile valveAt(double liftMm) {
+    double rest = seated().map(Seating.Seated::restMm).orElse(0.0);
+    return valve.profile().raised(rest + liftMm);
+  }
+
+  /** Gate, effective area and losses at any lift above 0, as the curve has them at its lifts. */
+  public Losses lossesAt(double liftMm, Port port) {
+    return Losses.at(
+        seat.profile(), valveAt(liftMm), setting(pairing, port, Calibration.UNCALIBRATED));
+  }
+
+  /** Throat less stem, mm2. */
+  public static double throatAreaMm2(Pairing pairing) {
+    double throat = pairing.seat().throatDiameterMm();
+    double stem = Math.min(pairing.valve().stemDiameterMm(), 0.9 * throat);
+    return Math.PI / 4 * (throat * throat - stem * stem);
+  }
+
+  private static Losses.Setting setting(Pairing pairing, Port port, Calibration calibration) {
+    return new Losses.Setting(
+        pairing.seat().sealing(),
+        throatAreaMm2(pairing),
+        port.direction(),
+        LossCoefficients.FITTED,
+        calibration);
+  }
+
+  private static FlowCurve curve(SeatSection seat, ValveSection valve, double restMm, Frame frame) {
+    Pairing pairing = new Pairing(seat.seat(), valve.valve());
+    Losses.Setting setting = setting(pairing, frame.port(), frame.calibration());
+    TestConditions conditions = TestConditions.USUAL.withDepression(frame.test().depressionPa());
+    double head = valve.valve().headDiameterMm();
+    List<LiftPoint> points = new ArrayList<>();
+    for (double lift : frame.test().liftsMm()) {
+      Losses losses = Losses.at(seat.profile(), valve.profile().raised(restMm + lift), setting);
+      points.add(
+          new LiftPoint(
+              lift, losses, Math.PI * head * lift, conditions.flow(losses.effectiveAreaMm2())));
+    }
+    return new FlowCurve(points);
+  }
+
+  private static List<Reading> readings(
+      SeatSection section, Pairing pairing, Seating seating, Frame frame) {
+    Seat seat = pairing.seat();
+    Valve valve = pairing.valve();
+    double head = valve.headDiameterMm();
+    List<Reading> readings = new ArrayList<>();
+    readings.add(new Reading(ReadingKind.THROAT_RATIO, seat.throatDiameterMm() / head));
+    readings.add(
+        new Reading(
+            ReadingKind.THROAT_AREA_RATIO, throatAreaMm2(pairing) / (Math.PI / 4 * head * head)));
+    readings.add(
+        new Reading(ReadingKind.SEAT_WIDTH, section.shown().get(seat.sealing()).shownMm()));
+    if (seating instanceof Seating.Seated seated) {
+      readings.add(new Reading(ReadingKind.CONTACT_WIDTH, seated.contact().widthMm()));
+      readings.add(new Reading(ReadingKind.CONTACT_CENTRE, seated.contact().centre()));
+    }
+    readings.add(new Reading(ReadingKind.FACE_WIDTH, valve.faceWidthMm()));
+    readings.add(new Reading(ReadingKind.MARGIN, valve.marginMm()));
+    readings.add(
+        new Reading(ReadingKind.INTERFERENCE, seat.sealingCut().angleDeg() - valve.faceAngleDeg()));
+    readings.add(new Reading(ReadingKind.OVERHANG, (head - seat.outsideDiameterMm()) / 2));
+    if (seating instanceof Seating.Seated seated) {
+      readings.add(new Reading(ReadingKind.VALVE_HEIGHT, seated.restMm()));
+      frame
+          .foundRestMm()
+          .ifPresent(found -> readings.add(new Reading(ReadingKind.SINK, found - seated.restMm())));
+    }
+    List<Cut> showing =
+        section.shown().stream().filter(s -> s.shownMm() > 0).map(ShownCut::cut).toList();
+    if (!showing.isEmpty()) {
+      readings.add(new Reading(ReadingKind.LAST_CUT, showing.getLast().angleDeg()));
+    }
+    if (showing.size() > 1) {
+      double step = 0;
+      for (int k = 1; k < showing.size(); k++) {
+        step = Math.max(step, Math.abs(showing.get(k).angleDeg() - showing.get(k - 1).angleDeg()));
+      }
+      readings.add(new Reading(ReadingKind.ANGLE_STEP, step));
+    }
+    if (!valve.backCuts().isEmpty()) {
+      readings.add(new Reading(ReadingKind.BACK_CUT, valve.backCuts().getFirst().angleDeg()));
+    }
+    readings.add(
+        new Reading(ReadingKind.BOWL_RATIO, seat.bowlDiameterMm() / seat.throatDiameterMm()));
+    readings.add(new Reading(ReadingKind.CURTAIN_LIFT, throatAreaMm2(pairing) / (Math.PI * head)));
+    return readings;
+  }
+}

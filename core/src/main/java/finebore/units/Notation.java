@@ -1,0 +1,239 @@
+package finebore.units;
+
+import java.util.Locale;
+import java.util.Map;
+
+/**
+ * Reads numbers the way a shop writes them.
+ *
+ * <p>{@code 1.654}, {@code 42 mm}, {@code 60 thou}, {@code 1 21/32}, {@code 1 21/32"}, {@code
+ * 0.89*42 mm}, {@code 42 + 0.5}, {@code (33.9+34.1)/2}; a decimal comma is taken as a decimal
+ * point. A unit behind one number of an expression holds for the whole of it; without one the given
+ * unit is meant.
+ */
+public final class Notation {
+
+  private static final Map<String, Unit> LENGTHS =
+      Map.of(
+          "mm", Unit.MM, "cm", Unit.CM, "in", Unit.INCH, "inch", Unit.INCH, "\"", Unit.INCH, "thou",
+          Unit.THOU, "th", Unit.THOU);
+  private static final Map<String, Unit> FLOWS =
+      Map.of("cfm", Unit.CFM, "l/s", Unit.LITRE_PER_SECOND, "m3/s", Unit.CUBIC_METRE_PER_SECOND);
+  private static final Map<String, Unit> PRESSURES =
+      Map.of(
+          "pa",
+          Unit.PASCAL_UNIT,
+          "kpa",
+          Unit.KILOPASCAL,
+          "inh2o",
+          Unit.INCH_OF_WATER,
+          "in h2o",
+          Unit.INCH_OF_WATER,
+          "in",
+          Unit.INCH_OF_WATER);
+
+  private Notation() {}
+
+  /**
+   * A length.
+   *
+   * @param text as typed
+   * @param system whose unit is meant when none is written
+   * @return mm
+   * @throws NotationException if it cannot be understood
+   */
+  public static double length(String text, UnitSystem system) throws NotationException {
+    return new Reader(text, LENGTHS, "a length such as " + lengthExample(system))
+        .read(system.length());
+  }
+
+  /** A flow in m3/s. */
+  public static double flow(String text, UnitSystem system) throws NotationException {
+    return new Reader(text, FLOWS, "a flow such as 120 cfm or 56.6 l/s").read(system.flow());
+  }
+
+  /** A pressure in Pa. */
+  public static double pressure(String text, UnitSystem system) throws NotationException {
+    return new Reader(text, PRESSURES, "a pressure such as 28 inH2O or 7 kPa")
+        .read(system.pressure());
+  }
+
+  /** An angle in degrees: {@code 45}, {@code 44.5}, {@code 45 deg}, {@code 45°}. */
+  public static double angle(String text) throws NotationException {
+    String bare = text.strip().replaceAll("(?i)\\s*(°|deg)$", "");
+    return new Reader(bare, Map.of(), "an angle such as 45 or 44.5").read(null);
+  }
+
+  /** A bare number, for counts and ratios; a percent sign divides by 100. */
+  public static double number(String text) throws NotationException {
+    String bare = text.strip();
+    boolean percent = bare.endsWith("%");
+    double value =
+        new Reader(
+                percent ? bare.substring(0, bare.length() - 1) : bare,
+                Map.of(),
+                "a number such as 0.89 or 89 %")
+            .read(null);
+    return percent ? value / 100 : value;
+  }
+
+  private static String lengthExample(UnitSystem system) {
+    return system == UnitSystem.METRIC
+        ? "42, 1.654 in, 60 thou or 0.89*42"
+        : "1.654, 1 21/32, 42 mm, 60 thou or 0.89*1.65";
+  }
+
+  /** One pass over the text; unit symbols are noted where they stand. */
+  private static final class Reader {
+    private final String source;
+    private final String text;
+    private final Map<String, Unit> units;
+    private final String expected;
+    private int at;
+    private Unit seen;
+
+    Reader(String source, Map<String, Unit> units, String expected) {
+      this.source = source;
+      this.text =
+          source
+              .strip()
+              .toLowerCase(Locale.ROOT)
+              .replace(',', '.')
+              .replace('×', '*')
+              .replace('″', '"');
+      this.units = units;
+      this.expected = expected;
+    }
+
+    double read(Unit assumed) throws NotationException {
+      double value = sum();
+      if (at < text.length() || !Double.isFinite(value)) {
+        throw notUnderstood();
+      }
+      Unit unit = seen != null ? seen : assumed;
+      return unit == null ? value : unit.toBase(value);
+    }
+
+    private double sum() throws NotationException {
+      double value = product();
+      while (true) {
+        skipSpace();
+        if (take('+')) {
+          value += product();
+        } else if (take('-')) {
+          value -= product();
+        } else {
+          return value;
+        }
+      }
+    }
+
+    private double product() throws NotationException {
+      double value = factor();
+      while (true) {
+        skipSpace();
+        if (take('*')) {
+          value *= factor();
+        } else if (take('/')) {
+          value /= factor();
+        } else {
+          return value;
+        }
+      }
+    }
+
+    private double factor() throws NotationException {
+      skipSpace();
+      if (take('-')) {
+        return -factor();
+      }
+      if (take('(')) {
+        double value = sum();
+        skipSpace();
+        if (!take(')')) {
+          throw notUnderstood();
+        }
+        unit();
+        return value;
+      }
+      double value = number();
+      int mark = at;
+      skipSpace();
+      if (at > mark && at < text.length() && Character.isDigit(text.charAt(at))) {
+        value += fraction();
+      }
+      unit();
+      return value;
+    }
+
+    /** The fraction of "1 21/32". */
+    private double fraction() throws NotationException {
+      double top = number();
+      skipSpace();
+      if (!take('/')) {
+        throw notUnderstood();
+      }
+      skipSpace();
+      return top / number();
+    }
+
+    private double number() throws NotationException {
+      int start = at;
+      while (at < text.length() && (Character.isDigit(text.charAt(at)) || text.charAt(at) == '.')) {
+        at++;
+      }
+      try {
+        return Double.parseDouble(text.substring(start, at));
+      } catch (NumberFormatException e) {
+        throw notUnderstood();
+      }
+    }
+
+    private void unit() throws NotationException {
+      int mark = at;
+      skipSpace();
+      String found = "";
+      for (String symbol : units.keySet()) {
+        if (symbol.length() > found.length() && text.startsWith(symbol, at)) {
+          found = symbol;
+        }
+      }
+      if (found.isEmpty()) {
+        at = mark;
+        return;
+      }
+      Unit unit = units.get(found);
+      if (seen != null && seen != unit) {
+        throw new NotationException(
+            "\""
+                + source.strip()
+                + "\" mixes "
+                + seen.symbol()
+                + " and "
+                + unit.symbol()
+                + "; use one unit");
+      }
+      seen = unit;
+      at += found.length();
+    }
+
+    private void skipSpace() {
+      while (at < text.length() && Character.isWhitespace(text.charAt(at))) {
+        at++;
+      }
+    }
+
+    private boolean take(char c) {
+      if (at < text.length() && text.charAt(at) == c) {
+        at++;
+        return true;
+      }
+      return false;
+    }
+
+    private NotationException notUnderstood() {
+      String shown = source.isBlank() ? "nothing" : "\"" + source.strip() + "\"";
+      return new NotationException("cannot read " + shown + "; expected " + expected);
+    }
+  }
+}

@@ -1,0 +1,60 @@
+package finebore.units;
+
+import static tech.units.indriya.unit.Units.CUBIC_METRE;
+import static tech.units.indriya.unit.Units.LITRE;
+import static tech.units.indriya.unit.Units.METRE;
+import static tech.units.indriya.unit.Units.MINUTE;
+import static tech.units.indriya.unit.Units.PASCAL;
+import static tech.units.indriya.unit.Units.SECOND;
+
+import javax.measure.MetricPrefix;
+
+/**
+ * The units of the shop, each with its factor to the unit the program computes in: mm, m3/s, Pa.
+ *
+ * <p>Factors come from JSR-385 definitions: the inch is 25.4 mm by definition, the conventional
+ * inch of water 249.08891 Pa (NIST Special Publication 811, appendix B.8, from memory).
+ */
+public enum Unit {
+  MM("mm", MetricPrefix.MILLI(METRE), MetricPrefix.MILLI(METRE)),
+  CM("cm", MetricPrefix.CENTI(METRE), MetricPrefix.MILLI(METRE)),
+  INCH("in", METRE.multiply(0.0254), MetricPrefix.MILLI(METRE)),
+  THOU("thou", METRE.multiply(0.0000254), MetricPrefix.MILLI(METRE)),
+  CUBIC_METRE_PER_SECOND("m3/s", CUBIC_METRE.divide(SECOND), CUBIC_METRE.divide(SECOND)),
+  LITRE_PER_SECOND("l/s", LITRE.divide(SECOND), CUBIC_METRE.divide(SECOND)),
+  CFM("cfm", CUBIC_METRE.multiply(0.028316846592).divide(MINUTE), CUBIC_METRE.divide(SECOND)),
+  PASCAL_UNIT("Pa", PASCAL, PASCAL),
+  KILOPASCAL("kPa", MetricPrefix.KILO(PASCAL), PASCAL),
+  INCH_OF_WATER("inH2O", PASCAL.multiply(249.08891), PASCAL);
+
+  private final String symbol;
+  private final double toBase;
+
+  Unit(String symbol, javax.measure.Unit<?> unit, javax.measure.Unit<?> base) {
+    this.symbol = symbol;
+    this.toBase = factor(unit, base);
+  }
+
+  private static double factor(javax.measure.Unit<?> unit, javax.measure.Unit<?> base) {
+    try {
+      return unit.getConverterToAny(base).convert(1.0);
+    } catch (javax.measure.IncommensurableException e) {
+      throw new IllegalStateException(unit + " does not convert to " + base, e);
+    }
+  }
+
+  /** As printed behind a number. */
+  public String symbol() {
+    return symbol;
+  }
+
+  /** A number of this unit in mm, m3/s or Pa. */
+  public double toBase(double value) {
+    return value * toBase;
+  }
+
+  /** A number of mm, m3/s or Pa in this unit. */
+  public double fromBase(double base) {
+    return base / toBase;
+  }
+}

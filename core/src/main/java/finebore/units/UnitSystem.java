@@ -1,0 +1,92 @@
+package finebore.units;
+
+import java.util.Locale;
+
+/** The two ways a shop writes its numbers. */
+public enum UnitSystem {
+  /** Millimetres, litres per second, kilopascals. */
+  METRIC(Unit.MM, 3, 2, Unit.LITRE_PER_SECOND, Unit.KILOPASCAL, 0.01),
+  /** Inches, cubic feet per minute, inches of water. */
+  INCH(Unit.INCH, 4, 3, Unit.CFM, Unit.INCH_OF_WATER, 0.0127);
+
+  private final Unit length;
+  private final int lengthDigits;
+  private final int shortDigits;
+  private final Unit flow;
+  private final Unit pressure;
+  private final double nudgeMm;
+
+  UnitSystem(
+      Unit length, int lengthDigits, int shortDigits, Unit flow, Unit pressure, double nudgeMm) {
+    this.length = length;
+    this.lengthDigits = lengthDigits;
+    this.shortDigits = shortDigits;
+    this.flow = flow;
+    this.pressure = pressure;
+    this.nudgeMm = nudgeMm;
+  }
+
+  public Unit length() {
+    return length;
+  }
+
+  public Unit flow() {
+    return flow;
+  }
+
+  public Unit pressure() {
+    return pressure;
+  }
+
+  /** The smallest step of a nudge key: 0.01 mm or 0.0005 in, in mm. */
+  public double nudgeMm() {
+    return nudgeMm;
+  }
+
+  /** A length for an entry field: to the micrometre or tenth of a thou, without a unit. */
+  public String lengthNumber(double mm) {
+    return trimmed(length.fromBase(mm), lengthDigits);
+  }
+
+  /** A length to read at a glance: hundredths of a mm or thou, without a unit. */
+  public String shortLength(double mm) {
+    return fixed(length.fromBase(mm), shortDigits);
+  }
+
+  /** A length to read at a glance, with its unit. */
+  public String lengthText(double mm) {
+    return shortLength(mm) + " " + length.symbol();
+  }
+
+  /** A volume flow in m3/s as a number to one decimal, without a unit. */
+  public String flowNumber(double m3PerS) {
+    return fixed(flow.fromBase(m3PerS), 1);
+  }
+
+  public String flowText(double m3PerS) {
+    return flowNumber(m3PerS) + " " + flow.symbol();
+  }
+
+  public String pressureText(double pa) {
+    return trimmed(pressure.fromBase(pa), 2) + " " + pressure.symbol();
+  }
+
+  /** A number with a fixed count of decimals; never "-0.00". */
+  public static String fixed(double value, int digits) {
+    String text = String.format(Locale.ROOT, "%." + digits + "f", value);
+    boolean zero = text.chars().noneMatch(c -> c >= '1' && c <= '9');
+    return zero && text.startsWith("-") ? text.substring(1) : text;
+  }
+
+  /** A number with a fixed count of decimals and always a sign, save for a plain zero. */
+  public static String signed(double value, int digits) {
+    String text = fixed(value, digits);
+    boolean zero = text.chars().noneMatch(c -> c >= '1' && c <= '9');
+    return zero || text.startsWith("-") ? text : "+" + text;
+  }
+
+  private static String trimmed(double value, int digits) {
+    String text = fixed(value, digits);
+    return text.contains(".") ? text.replaceAll("0+$", "").replaceAll("\\.$", "") : text;
+  }
+}

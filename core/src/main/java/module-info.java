@@ -1,0 +1,16 @@
+/** The computation: section geometry, seats, valves, flow, practices and the job record. */
+module finebore.core {
+  requires transitive java.measure;
+  requires tech.units.indriya;
+  requires org.locationtech.jts;
+
+  exports finebore.units;
+  exports finebore.section;
+  exports finebore.seat;
+  exports finebore.valve;
+  exports finebore.cutting;
+  exports finebore.flow;
+  exports finebore.practice;
+  exports finebore.study;
+  exports finebore.job;
+}
