@@ -45,6 +45,71 @@ public record Engine(
     }
   }
 
+  public Engine withCylinders(int changed) {
+    return new Engine(
+        changed,
+        intakesPerCylinder,
+        exhaustsPerCylinder,
+        boreMm,
+        strokeMm,
+        rpm,
+        targetHp,
+        valveSpacingMm);
+  }
+
+  public Engine withValves(int intakes, int exhausts) {
+    return new Engine(
+        cylinders, intakes, exhausts, boreMm, strokeMm, rpm, targetHp, valveSpacingMm);
+  }
+
+  public Engine withRpm(double changed) {
+    return new Engine(
+        cylinders,
+        intakesPerCylinder,
+        exhaustsPerCylinder,
+        boreMm,
+        strokeMm,
+        changed,
+        targetHp,
+        valveSpacingMm);
+  }
+
+  public Engine withBoreAndStroke(double bore, double stroke) {
+    return new Engine(
+        cylinders,
+        intakesPerCylinder,
+        exhaustsPerCylinder,
+        bore,
+        stroke,
+        rpm,
+        targetHp,
+        valveSpacingMm);
+  }
+
+  public Engine withTargetHp(OptionalDouble changed) {
+    return new Engine(
+        cylinders,
+        intakesPerCylinder,
+        exhaustsPerCylinder,
+        boreMm,
+        strokeMm,
+        rpm,
+        changed,
+        valveSpacingMm);
+  }
+
+  public Engine withValveSpacing(OptionalDouble changed) {
+    return new Engine(
+        cylinders,
+        intakesPerCylinder,
+        exhaustsPerCylinder,
+        boreMm,
+        strokeMm,
+        rpm,
+        targetHp,
+        changed);
+  }
+
   public int valvesPerCylinder(Port port) {
     return port == Port.INTAKE ? intakesPerCylinder : exhaustsPerCylinder;
   }

@@ -43,4 +43,12 @@ public record Group(
   public Group withCam(CamLift changed) {
     return new Group(found, planned, changed, axisFromBoreMm, retainerToSealMm);
   }
+
+  public Group withAxisFromBore(OptionalDouble changed) {
+    return new Group(found, planned, cam, changed, retainerToSealMm);
+  }
+
+  public Group withRetainerToSeal(OptionalDouble changed) {
+    return new Group(found, planned, cam, axisFromBoreMm, changed);
+  }
 }

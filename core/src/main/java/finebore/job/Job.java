@@ -55,6 +55,14 @@ public record Job(
     return new Job(name, purpose, units, changed, engine, intake, exhaust, test, notes);
   }
 
+  public Job withEngine(Engine changed) {
+    return new Job(name, purpose, units, practice, changed, intake, exhaust, test, notes);
+  }
+
+  public Job withTest(TestPlan changed) {
+    return new Job(name, purpose, units, practice, engine, intake, exhaust, changed, notes);
+  }
+
   public Job withName(String changedName, String changedPurpose) {
     return new Job(
         changedName, changedPurpose, units, practice, engine, intake, exhaust, test, notes);

@@ -1,0 +1,71 @@
+package finebore.cli;
+
+import finebore.formats.FileProblem;
+import finebore.formats.JobFile;
+import finebore.formats.StudyReport;
+import finebore.job.Job;
+import finebore.job.Port;
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** Prints everything a study of one group of seats says. */
+@Command(
+    name = "study",
+    description = "Readings, contact, gate, losses and flow of a group of seats.")
+final class StudyCommand implements Callable<Integer> {
+
+  enum Format {
+    text,
+    csv,
+    json
+  }
+
+  enum State {
+    found,
+    planned
+  }
+
+  enum GroupName {
+    intake,
+    exhaust
+  }
+
+  @Spec private CommandSpec spec;
+
+  @Parameters(index = "0", paramLabel = "FILE", description = "The job file.")
+  private Path file;
+
+  @Option(names = "--group", description = "intake (default) or exhaust.", defaultValue = "intake")
+  private GroupName group;
+
+  @Option(names = "--plan", description = "planned (default) or found.", defaultValue = "planned")
+  private State plan;
+
+  @Option(names = "--format", description = "text (default), csv or json.", defaultValue = "text")
+  private Format format;
+
+  @Override
+  public Integer call() throws FileProblem {
+    Job job = JobFile.read(file).job();
+    StudyReport report =
+        new StudyReport(
+            job,
+            group == GroupName.intake ? Port.INTAKE : Port.EXHAUST,
+            plan == State.found ? StudyReport.State.FOUND : StudyReport.State.PLANNED);
+    spec.commandLine()
+        .getOut()
+        .print(
+            switch (format) {
+              case text -> report.text();
+              case csv -> report.csv();
+              case json -> report.json();
+            });
+    spec.commandLine().getOut().flush();
+    return 0;
+  }
+}

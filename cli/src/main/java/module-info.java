@@ -1,0 +1,11 @@
+/** The commands that need no window. */
+module finebore.cli {
+  requires finebore.core;
+  requires finebore.formats;
+  requires transitive info.picocli;
+
+  exports finebore.cli;
+
+  opens finebore.cli to
+      info.picocli;
+}

@@ -1,0 +1,126 @@
+package finebore.desk;
+
+import finebore.cli.Commands;
+import finebore.desk.theme.Theme;
+import finebore.formats.FileProblem;
+import finebore.formats.JobDocument;
+import finebore.formats.JobFile;
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+
+/** Opens the desk from the command line, or takes a picture of it. */
+@Command(
+    name = "finebore",
+    subcommands = {Main.Demo.class, Main.Open.class})
+public final class Main {
+
+  private Main() {}
+
+  public static void main(String[] arguments) {
+    int code = Commands.withManners(new CommandLine(new Main())).execute(arguments);
+    if (code != 0) {
+      System.exit(code);
+    }
+  }
+
+  /** Options of a picture. */
+  static final class Picture {
+    @Option(names = "--shot", paramLabel = "OUT.png", description = "Writes a picture and exits.")
+    private Path shot;
+
+    @Option(names = "--station", defaultValue = "plan", description = "Which station; plan.")
+    private String station;
+
+    @Option(
+        names = "--seat",
+        defaultValue = "I1",
+        description = "Which seat, for example I1 or E2.")
+    private String seat;
+
+    @Option(
+        names = "--size",
+        defaultValue = "1280x800",
+        description = "Width and height in pixels.")
+    private String size;
+
+    @Option(names = "--theme", defaultValue = "paper", description = "paper or dark.")
+    private String theme;
+
+    @Option(names = "--units", description = "mm or inch; the job's own otherwise.")
+    private String units;
+
+    @Option(
+        names = "--lift",
+        defaultValue = "3 mm",
+        description = "Lift of the lever, with its unit.")
+    private String lift;
+
+    @Option(names = "--found", description = "The found state instead of the planned.")
+    private boolean found;
+
+    @Option(
+        names = "--text",
+        defaultValue = "100",
+        description = "Text size in percent, 100 to 150.")
+    private int text;
+
+    Integer run(JobDocument document, Optional<Path> file) throws FileProblem {
+      if (shot == null) {
+        FineBoreApp.open(Optional.of(document), file);
+        return 0;
+      }
+      if (!station.equals("plan")) {
+        throw new FileProblem("--station: expected plan, found " + station);
+      }
+      if (!theme.equals("paper") && !theme.equals("dark")) {
+        throw new FileProblem("--theme: expected paper or dark, found " + theme);
+      }
+      Shot.take(
+          shot,
+          new Shot.View(
+              document,
+              seat,
+              size,
+              Theme.byId(theme),
+              Optional.ofNullable(units),
+              lift,
+              found,
+              text));
+      return 0;
+    }
+  }
+
+  /** Opens the demo job. */
+  @Command(name = "demo", description = "Opens the demo job.")
+  static final class Demo implements Callable<Integer> {
+    @CommandLine.Mixin private Picture picture;
+
+    @Override
+    public Integer call() throws FileProblem {
+      return picture.run(JobDocument.fresh(JobFile.demo()), Optional.empty());
+    }
+  }
+
+  /** Opens a job file, or the last job. */
+  @Command(name = "open", description = "Opens a job file, or the last job.")
+  static final class Open implements Callable<Integer> {
+    @Parameters(index = "0", arity = "0..1", paramLabel = "FILE")
+    private Path file;
+
+    @CommandLine.Mixin private Picture picture;
+
+    @Override
+    public Integer call() throws FileProblem {
+      if (file == null) {
+        FineBoreApp.open(Optional.empty(), Optional.empty());
+        return 0;
+      }
+      return picture.run(JobFile.read(file), Optional.of(file));
+    }
+  }
+}

@@ -1,0 +1,118 @@
+package finebore.desk;
+
+import finebore.desk.session.DeskFolder;
+import finebore.desk.session.JobSession;
+import finebore.desk.session.Recovery;
+import finebore.desk.shell.FilePicker;
+import finebore.desk.shell.MainWindow;
+import finebore.desk.theme.Theme;
+import finebore.formats.FileProblem;
+import finebore.formats.JobDocument;
+import finebore.job.Engine.SeatPlace;
+import finebore.units.Notation;
+import finebore.units.NotationException;
+import finebore.units.UnitSystem;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutionException;
+import javafx.application.Platform;
+import javafx.embed.swing.SwingFXUtils;
+import javafx.scene.image.WritableImage;
+import javafx.stage.Stage;
+import javax.imageio.ImageIO;
+
+/** Takes a picture of a station without a display. */
+final class Shot {
+
+  private Shot() {}
+
+  /** What is to be seen. */
+  record View(
+      JobDocument document,
+      String seat,
+      String size,
+      Theme theme,
+      Optional<String> units,
+      String lift,
+      boolean found,
+      int text) {}
+
+  static void take(Path out, View view) throws FileProblem {
+    if (!view.size().matches("\\d{3,4}x\\d{3,4}")) {
+      throw new FileProblem(
+          "--size: expected width and height such as 1280x800, found " + view.size());
+    }
+    double lift;
+    try {
+      lift = Notation.length(view.lift(), UnitSystem.METRIC);
+    } catch (NotationException e) {
+      throw new FileProblem("--lift: " + e.getMessage(), e);
+    }
+    SeatPlace place =
+        view.document().job().engine().seats().stream()
+            .filter(s -> s.label().equals(view.seat()))
+            .findFirst()
+            .orElseThrow(() -> new FileProblem("--seat: the job has no seat " + view.seat()));
+    CompletableFuture<WritableImage> picture = new CompletableFuture<>();
+    Platform.startup(() -> draw(view, place, lift, picture));
+    try {
+      WritableImage image = picture.get();
+      ImageIO.write(SwingFXUtils.fromFXImage(image, null), "png", out.toFile());
+    } catch (IOException e) {
+      throw new FileProblem(out + " cannot be written: " + e.getMessage(), e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    } catch (ExecutionException e) {
+      throw new IllegalStateException("the picture could not be drawn", e.getCause());
+    } finally {
+      Platform.exit();
+    }
+    System.out.println("wrote " + out);
+  }
+
+  private static void draw(
+      View view, SeatPlace place, double lift, CompletableFuture<WritableImage> picture) {
+    try {
+      Theme.loadFonts();
+      DeskFolder folder = new DeskFolder(Files.createTempDirectory("finebore-shot"));
+      folder.keepTextScale(view.text() / 100.0);
+      JobSession session = new JobSession(unitsOf(view), Optional.empty());
+      session.select(place);
+      session.showFound(view.found());
+      Stage stage = new Stage();
+      MainWindow window =
+          new MainWindow(
+              stage,
+              folder,
+              session,
+              new Recovery(folder),
+              FilePicker.ofSystem(stage),
+              view.theme());
+      window.plan().section().liftProperty().set(lift);
+      String[] size = view.size().split("x");
+      stage.setWidth(Integer.parseInt(size[0]));
+      stage.setHeight(Integer.parseInt(size[1]));
+      stage.show();
+      // Two pulses let scroll bars and wrapped text settle.
+      Platform.runLater(
+          () -> Platform.runLater(() -> picture.complete(window.scene().snapshot(null))));
+    } catch (IOException | RuntimeException e) {
+      picture.completeExceptionally(e);
+    }
+  }
+
+  private static JobDocument unitsOf(View view) {
+    JobDocument document = view.document();
+    return view.units()
+        .map(
+            u ->
+                document.withJob(
+                    document
+                        .job()
+                        .withUnits("inch".equals(u) ? UnitSystem.INCH : UnitSystem.METRIC)))
+        .orElse(document);
+  }
+}

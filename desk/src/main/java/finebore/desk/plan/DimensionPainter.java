@@ -1,0 +1,218 @@
+package finebore.desk.plan;
+
+import finebore.desk.session.Work;
+import finebore.desk.theme.Palette;
+import finebore.desk.theme.Theme;
+import finebore.seat.Cut;
+import finebore.seat.ShownCut;
+import finebore.section.Point;
+import finebore.section.Profile;
+import finebore.section.Surface.Part;
+import finebore.units.UnitSystem;
+import finebore.valve.Valve;
+import java.util.ArrayList;
+import java.util.List;
+import javafx.geometry.VPos;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Text;
+import javafx.scene.text.TextAlignment;
+
+/**
+ * Draws the dimensions of a section: seat and throat in a column on the right, the valve's on the
+ * left.
+ */
+final class DimensionPainter {
+
+  private record Label(String text, Color colour, boolean strong) {}
+
+  private final GraphicsContext g;
+  private final Work work;
+  private final ViewFrame frame;
+  private final Palette palette;
+  private final double width;
+  private final double height;
+  private final double size;
+
+  DimensionPainter(
+      GraphicsContext g,
+      Work work,
+      ViewFrame frame,
+      Palette palette,
+      double width,
+      double height,
+      double textScale) {
+    this.g = g;
+    this.work = work;
+    this.frame = frame;
+    this.palette = palette;
+    this.width = width;
+    this.height = height;
+    this.size = 12 * textScale;
+  }
+
+  void paint(double liftMm) {
+    column(seatLabels(), true);
+    column(valveLabels(liftMm), false);
+  }
+
+  private String mm(double lengthMm) {
+    return work.job().units().shortLength(lengthMm);
+  }
+
+  private List<Leaders.Wanted<Label>> seatLabels() {
+    List<Leaders.Wanted<Label>> labels = new ArrayList<>();
+    UnitSystem units = work.job().units();
+    Profile wall = work.shown().seat().profile();
+    Point lastEnd = work.shown().seat().outsideEdge();
+    for (ShownCut shown : work.shown().seat().shown()) {
+      boolean seals = shown.index() == work.pairing().seat().sealing();
+      String angle = Cut.angleText(shown.cut().angleDeg()) + "°";
+      int segment = segmentOf(wall, shown.index());
+      if (segment < 0) {
+        if (shown.cut().widthMm() > 0) {
+          labels.add(want(lastEnd, angle + " never shows", palette.amber(), false));
+        }
+        continue;
+      }
+      String was = shown.isShort(0.005) ? " of " + mm(shown.cut().widthMm()) : "";
+      Color colour = seals ? palette.blue() : was.isEmpty() ? palette.text() : palette.amber();
+      labels.add(
+          want(
+              wall.start(segment).toward(wall.end(segment), 0.5),
+              angle + " × " + mm(shown.shownMm()) + was + (seals ? " seat" : ""),
+              colour,
+              seals));
+      if (shown.index() >= work.pairing().seat().sealing()) {
+        lastEnd = wall.end(segment);
+      }
+    }
+    labels.add(
+        want(
+            work.shown().seat().outsideEdge(),
+            "seat Ø " + mm(work.pairing().seat().outsideDiameterMm()),
+            palette.text(),
+            false));
+    for (int k = 0; k < wall.segmentCount(); k++) {
+      if (wall.surfaces().get(k).part() == Part.THROAT) {
+        double throat = work.pairing().seat().throatDiameterMm();
+        double share = throat / work.pairing().valve().headDiameterMm();
+        labels.add(
+            want(
+                wall.start(k).toward(wall.end(k), 0.5),
+                "throat Ø " + mm(throat) + ", " + UnitSystem.fixed(100 * share, 1) + " %",
+                palette.text(),
+                false));
+      }
+    }
+    work.shown()
+        .seated()
+        .ifPresent(
+            s ->
+                labels.add(
+                    want(
+                        s.contact().inner().toward(s.contact().outer(), 0.35),
+                        "contact " + units.lengthText(s.contact().widthMm()),
+                        palette.blue(),
+                        false)));
+    return labels;
+  }
+
+  private static int segmentOf(Profile wall, int cut) {
+    for (int k = 0; k < wall.segmentCount(); k++) {
+      if (wall.surfaces().get(k).part() == Part.CUT && wall.surfaces().get(k).index() == cut) {
+        return k;
+      }
+    }
+    return -1;
+  }
+
+  private List<Leaders.Wanted<Label>> valveLabels(double liftMm) {
+    List<Leaders.Wanted<Label>> labels = new ArrayList<>();
+    Valve valve = work.pairing().valve();
+    Profile wall = work.shown().valveAt(liftMm);
+    for (int k = 0; k < wall.segmentCount(); k++) {
+      Point mid = wall.start(k).toward(wall.end(k), 0.5);
+      switch (wall.surfaces().get(k).part()) {
+        case MARGIN ->
+            labels.add(want(mid, "margin " + mm(valve.marginMm()), palette.text(), false));
+        case FACE ->
+            labels.add(
+                want(
+                    mid,
+                    "face "
+                        + Cut.angleText(valve.faceAngleDeg())
+                        + "° × "
+                        + mm(valve.faceWidthMm()),
+                    palette.text(),
+                    false));
+        case BACK_CUT -> {
+          Cut cut = valve.backCuts().get(wall.surfaces().get(k).index());
+          labels.add(
+              want(
+                  mid,
+                  "back cut " + Cut.angleText(cut.angleDeg()) + "° × " + mm(cut.widthMm()),
+                  palette.text(),
+                  false));
+        }
+        default -> {}
+      }
+    }
+    labels.add(
+        want(
+            wall.points().getFirst(),
+            "valve Ø " + mm(valve.headDiameterMm()),
+            palette.text(),
+            true));
+    return labels;
+  }
+
+  private Leaders.Wanted<Label> want(Point at, String text, Color colour, boolean strong) {
+    return new Leaders.Wanted<>(frame.x(at.r()), frame.y(at.z()), new Label(text, colour, strong));
+  }
+
+  private void column(List<Leaders.Wanted<Label>> wanted, boolean right) {
+    List<Leaders.Wanted<Label>> visible =
+        wanted.stream()
+            .filter(
+                w ->
+                    w.anchorY() > -20
+                        && w.anchorY() < height + 20
+                        && w.anchorX() > -20
+                        && w.anchorX() < width + 20)
+            .toList();
+    double gap = size * 1.75;
+    double widest = visible.stream().mapToDouble(w -> measure(w.label())).max().orElse(0);
+    double reach = visible.stream().mapToDouble(Leaders.Wanted::anchorX).max().orElse(0);
+    double x =
+        right ? Math.max(Math.min(reach + 46, width - widest - 14), width - widest - 60) : 12;
+    for (Leaders.Placed<Label> placed :
+        Leaders.place(visible, gap, size * 1.6, height - size * 3)) {
+      Label label = placed.wanted().label();
+      double w = measure(label);
+      double edge = right ? x - 6 : x + w + 6;
+      double knee = right ? edge - 14 : edge + 14;
+      g.setStroke(label.colour());
+      g.setLineWidth(1);
+      g.strokePolyline(
+          new double[] {placed.wanted().anchorX(), knee, edge},
+          new double[] {placed.wanted().anchorY(), placed.y(), placed.y()},
+          3);
+      g.setFill(label.colour());
+      g.fillOval(placed.wanted().anchorX() - 2.5, placed.wanted().anchorY() - 2.5, 5, 5);
+      g.setFill(palette.panel().deriveColor(0, 1, 1, 0.92));
+      g.fillRoundRect(x - 5, placed.y() - size * 0.8, w + 10, size * 1.6, 4, 4);
+      g.setFill(label.colour());
+      g.setFont(label.strong() ? Theme.boldFigures(size) : Theme.figures(size));
+      g.setTextAlign(TextAlignment.LEFT);
+      g.setTextBaseline(VPos.CENTER);
+      g.fillText(label.text(), x, placed.y());
+    }
+  }
+
+  private double measure(Label label) {
+    Text probe = new Text(label.text());
+    probe.setFont(label.strong() ? Theme.boldFigures(size) : Theme.figures(size));
+    return probe.getLayoutBounds().getWidth();
+  }
+}

@@ -1,0 +1,356 @@
+package finebore.desk.plan;
+
+import finebore.desk.session.JobSession;
+import finebore.desk.session.Work;
+import finebore.desk.theme.Palette;
+import finebore.desk.theme.Theme;
+import finebore.flow.Bands.Band;
+import finebore.flow.FlowChange;
+import finebore.flow.FlowChange.Step;
+import finebore.units.UnitSystem;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.Supplier;
+import javafx.beans.property.DoubleProperty;
+import javafx.geometry.VPos;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.Region;
+import javafx.scene.paint.Color;
+import javafx.scene.text.TextAlignment;
+
+/**
+ * What the plan does to flow at every lift: bars above or below the found head, with figures and
+ * signs.
+ *
+ * <p>A click, or Left and Right, puts the lever at a lift.
+ */
+public final class LiftStrip extends Region {
+
+  private final JobSession session;
+  private final Supplier<Palette> palette;
+  private final Supplier<Double> textScale;
+  private final DoubleProperty lift;
+  private final Canvas canvas = new Canvas();
+
+  public LiftStrip(
+      JobSession session,
+      DoubleProperty lift,
+      Supplier<Palette> palette,
+      Supplier<Double> textScale) {
+    this.session = session;
+    this.lift = lift;
+    this.palette = palette;
+    this.textScale = textScale;
+    getChildren().add(canvas);
+    getStyleClass().add("drawing");
+    setId("lift-strip");
+    setFocusTraversable(true);
+    setAccessibleText("Change of flow at each lift");
+    setMinHeight(150);
+    session.work().addListener((o, was, is) -> requestLayout());
+    lift.addListener((o, was, is) -> requestLayout());
+    focusedProperty().addListener((o, was, is) -> requestLayout());
+    addEventHandler(MouseEvent.MOUSE_PRESSED, this::pressed);
+    addEventHandler(KeyEvent.KEY_PRESSED, this::key);
+  }
+
+  private void pressed(MouseEvent e) {
+    requestFocus();
+    session
+        .work()
+        .get()
+        .change()
+        .ifPresent(
+            change -> {
+              int at = (int) ((e.getX() - left()) / columnWidth(change));
+              if (e.getX() >= left() && at < change.steps().size()) {
+                lift.set(change.steps().get(at).liftMm());
+              }
+            });
+  }
+
+  private void key(KeyEvent e) {
+    int by = e.getCode() == KeyCode.RIGHT ? 1 : e.getCode() == KeyCode.LEFT ? -1 : 0;
+    if (by == 0 || e.isShortcutDown()) {
+      return;
+    }
+    session
+        .work()
+        .get()
+        .change()
+        .map(FlowChange::steps)
+        .ifPresent(
+            steps ->
+                lift.set(steps.get(Math.clamp(nearest(steps) + by, 0, steps.size() - 1)).liftMm()));
+    e.consume();
+  }
+
+  private int nearest(List<Step> steps) {
+    int best = 0;
+    for (int k = 1; k < steps.size(); k++) {
+      if (Math.abs(steps.get(k).liftMm() - lift.get())
+          < Math.abs(steps.get(best).liftMm() - lift.get())) {
+        best = k;
+      }
+    }
+    return best;
+  }
+
+  private double size() {
+    return 12 * textScale.get();
+  }
+
+  private double left() {
+    return size() * 5.2;
+  }
+
+  private double columnWidth(FlowChange change) {
+    return (getWidth() - left() - 8) / change.steps().size();
+  }
+
+  @Override
+  protected void layoutChildren() {
+    double w = Math.floor(getWidth());
+    double h = Math.floor(getHeight());
+    if (w < 10 || h < 10) {
+      return;
+    }
+    canvas.setWidth(w);
+    canvas.setHeight(h);
+    GraphicsContext g = canvas.getGraphicsContext2D();
+    Palette colours = palette.get();
+    g.setFill(colours.panel());
+    g.fillRect(0, 0, w, h);
+    Work work = session.work().get();
+    work.change()
+        .ifPresentOrElse(
+            change -> new Painter(g, work, change, colours, w, h).paint(),
+            () ->
+                text(
+                    g,
+                    "No flow: the valve does not seat.",
+                    12,
+                    h / 2,
+                    colours.vermilion(),
+                    TextAlignment.LEFT,
+                    false));
+    g.setStroke(isFocused() ? colours.blue() : colours.line());
+    g.setLineWidth(isFocused() ? 2 : 1);
+    g.strokeRect(0.5, 0.5, w - 1, h - 1);
+  }
+
+  private void text(
+      GraphicsContext g,
+      String words,
+      double x,
+      double y,
+      Color colour,
+      TextAlignment align,
+      boolean figures) {
+    g.setFont(figures ? Theme.figures(size() * 0.95) : Theme.words(size() * 1.05));
+    g.setFill(colour);
+    g.setTextAlign(align);
+    g.setTextBaseline(VPos.CENTER);
+    g.fillText(words, x, y);
+  }
+
+  private final class Painter {
+    private final GraphicsContext g;
+    private final Work work;
+    private final FlowChange change;
+    private final Palette colours;
+    private final double w;
+    private final double h;
+    private final UnitSystem units;
+    private final double column;
+    private final double top;
+    private final double bottom;
+
+    Painter(GraphicsContext g, Work work, FlowChange change, Palette colours, double w, double h) {
+      this.g = g;
+      this.work = work;
+      this.change = change;
+      this.colours = colours;
+      this.w = w;
+      this.h = h;
+      this.units = work.job().units();
+      this.column = columnWidth(change);
+      this.top = size() * 3.7;
+      this.bottom = h - size() * 3.6;
+    }
+
+    void paint() {
+      text(
+          g,
+          "Planned against found, "
+              + units.flow().symbol()
+              + " at "
+              + units.pressureText(work.job().test().depressionPa()),
+          10,
+          size() * 0.95,
+          colours.text(),
+          TextAlignment.LEFT,
+          false);
+      text(
+          g,
+          "not calibrated: trust the change, give or take "
+              + UnitSystem.fixed(100 * FlowChange.MODEL_SPREAD, 0)
+              + " %",
+          w - 10,
+          size() * 0.95,
+          colours.muted(),
+          TextAlignment.RIGHT,
+          false);
+      bands();
+      bars();
+      camLine();
+    }
+
+    private double shown(double m3s) {
+      return units.flow().fromBase(m3s);
+    }
+
+    private void bands() {
+      int from = 0;
+      List<Step> steps = change.steps();
+      for (int k = 1; k <= steps.size(); k++) {
+        if (k < steps.size() && steps.get(k).band() == steps.get(from).band()) {
+          continue;
+        }
+        Band band = steps.get(from).band();
+        double x = left() + from * column;
+        double width = (k - from) * column;
+        if (band != Band.MID) {
+          g.setFill(colours.band());
+          g.fillRect(x, size() * 1.8, width, h - size() * 1.8 - 1);
+        }
+        FlowChange.Mean mean = change.bands().get(band);
+        text(
+            g,
+            band.name().toLowerCase(Locale.ROOT)
+                + "  "
+                + UnitSystem.signed(shown(mean.changeM3s()), 1)
+                + "  "
+                + UnitSystem.signed(100 * mean.share(), 1)
+                + " %",
+            x + width / 2,
+            size() * 2.7,
+            colours.text(),
+            TextAlignment.CENTER,
+            true);
+        from = k;
+      }
+    }
+
+    private void bars() {
+      List<Step> steps = change.steps();
+      double up = steps.stream().mapToDouble(this::high).max().orElse(1);
+      double down = steps.stream().mapToDouble(this::low).min().orElse(0);
+      double span = Math.max(up - down, 1e-12);
+      double margin = size() * 1.3;
+      double scale = (bottom - top - 2 * margin) / span;
+      double zero = top + margin + up * scale;
+      for (int k = 0; k < steps.size(); k++) {
+        bar(steps.get(k), left() + k * column, zero, scale);
+      }
+      g.setStroke(colours.text());
+      g.setLineWidth(1.2);
+      g.strokeLine(left(), zero, left() + steps.size() * column, zero);
+      text(g, "found", left() - 8, zero, colours.muted(), TextAlignment.RIGHT, false);
+      text(
+          g,
+          "lift " + units.length().symbol(),
+          left() - 8,
+          h - size() * 2.5,
+          colours.muted(),
+          TextAlignment.RIGHT,
+          false);
+      text(g, "planned", left() - 8, h - size() * 1.1, colours.muted(), TextAlignment.RIGHT, false);
+    }
+
+    private double spread(Step step) {
+      return FlowChange.MODEL_SPREAD * step.newM3s();
+    }
+
+    private double high(Step step) {
+      return Math.max(0, step.changeM3s() + spread(step));
+    }
+
+    private double low(Step step) {
+      return Math.min(0, step.changeM3s() - spread(step));
+    }
+
+    private void bar(Step step, double x, double zero, double scale) {
+      boolean within = Math.abs(step.changeM3s()) <= spread(step);
+      Color colour =
+          within ? colours.muted() : step.changeM3s() > 0 ? colours.green() : colours.vermilion();
+      double mid = x + column / 2;
+      double y = zero - step.changeM3s() * scale;
+      double barWidth = Math.min(column * 0.52, 34);
+      boolean here = Math.abs(step.liftMm() - lift.get()) < 1e-6;
+      if (here) {
+        g.setFill(colours.blueWash());
+        g.fillRect(x + 1, size() * 3.5, column - 2, h - size() * 3.5 - 2);
+      }
+      g.setFill(colour.deriveColor(0, 1, 1, 0.75));
+      g.fillRect(mid - barWidth / 2, Math.min(zero, y), barWidth, Math.abs(zero - y));
+      g.setStroke(colours.text());
+      g.setLineWidth(1.1);
+      double y1 = zero - (step.changeM3s() + spread(step)) * scale;
+      double y2 = zero - (step.changeM3s() - spread(step)) * scale;
+      g.strokeLine(mid, y1, mid, y2);
+      g.strokeLine(mid - 3, y1, mid + 3, y1);
+      g.strokeLine(mid - 3, y2, mid + 3, y2);
+      boolean above = step.changeM3s() >= 0;
+      text(
+          g,
+          UnitSystem.signed(shown(step.changeM3s()), 1),
+          mid,
+          above ? Math.min(y1, zero) - size() * 0.75 : Math.max(y2, zero) + size() * 0.75,
+          colour,
+          TextAlignment.CENTER,
+          true);
+      text(
+          g,
+          units == UnitSystem.METRIC
+              ? finebore.seat.Cut.angleText(step.liftMm())
+              : units.shortLength(step.liftMm()),
+          mid,
+          h - size() * 2.5,
+          colours.text(),
+          TextAlignment.CENTER,
+          true);
+      text(
+          g,
+          units.flowNumber(step.newM3s()),
+          mid,
+          h - size() * 1.1,
+          colours.text(),
+          TextAlignment.CENTER,
+          true);
+    }
+
+    private void camLine() {
+      double cam = work.group().cam().maxLiftMm();
+      List<Step> steps = change.steps();
+      for (int k = 0; k < steps.size(); k++) {
+        double before = k == 0 ? 0 : steps.get(k - 1).liftMm();
+        if (cam <= steps.get(k).liftMm()) {
+          double part = (cam - before) / (steps.get(k).liftMm() - before);
+          double x = left() + (k - 0.5 + part) * column;
+          g.setStroke(colours.amber());
+          g.setLineWidth(2);
+          g.setLineDashes(4, 3);
+          g.strokeLine(x, size() * 3.5, x, bottom + 2);
+          g.setLineDashes();
+          text(g, "cam", x + 4, bottom - 4, colours.amber(), TextAlignment.LEFT, false);
+          return;
+        }
+      }
+    }
+  }
+}

@@ -1,0 +1,199 @@
+package finebore.desk.plan;
+
+import finebore.desk.session.JobSession;
+import finebore.desk.session.Work;
+import finebore.desk.theme.Palette;
+import finebore.flow.Losses;
+import finebore.units.UnitSystem;
+import java.util.function.Supplier;
+import javafx.geometry.Orientation;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Slider;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/**
+ * The heart of the desk: one seat in section, its cuts and valve, what follows from them, and the
+ * flow.
+ */
+public final class PlanStation extends BorderPane {
+
+  private static final double NARROW = 1150;
+
+  private final JobSession session;
+  private final SectionView section;
+  private final LiftStrip strip;
+  private final Slider lever = new Slider(0, 12, 3);
+  private final Label leverText = new Label();
+  private final Label title = new Label();
+  private final Label gateText = new Label();
+  private final Label message = new Label();
+  private final HBox trying = new HBox(10);
+  private final Label tryingText = new Label();
+  private final EditorColumn editors;
+  private final ReadingsPane readings;
+
+  public PlanStation(JobSession session, Supplier<Palette> palette, Supplier<Double> textScale) {
+    this.session = session;
+    setId("plan-station");
+    section = new SectionView(session, palette, textScale);
+    strip = new LiftStrip(session, section.liftProperty(), palette, textScale);
+    editors = new EditorColumn(session);
+    readings = new ReadingsPane(session);
+    FindingsPane findings = new FindingsPane(session);
+    findings.setPrefHeight(148);
+    findings.setMinHeight(90);
+    strip.setPrefHeight(178);
+
+    title.getStyleClass().add("title");
+    title.setId("section-title");
+    gateText.setId("gate-text");
+    gateText.setMinHeight(Region.USE_PREF_SIZE);
+    message.setId("section-message");
+    message.getStyleClass().add("caution");
+    section.onRefused(words -> message.setText(words.isEmpty() ? "" : "✗ " + words));
+    section.onGrip(
+        name ->
+            message.setText(
+                name.isEmpty() ? "" : "Grip: " + name + ". Drag, or arrow keys; Shift: ×10"));
+
+    Region gap = new Region();
+    HBox.setHgrow(gap, Priority.ALWAYS);
+    HBox head =
+        new HBox(
+            8,
+            title,
+            gap,
+            viewButton("Fit", "F", "fit", section::fit),
+            viewButton("Whole", "W", "whole", section::fitWhole),
+            viewButton("+", "+", "zoom-in", () -> section.zoom(1.25)),
+            viewButton("−", "-", "zoom-out", () -> section.zoom(0.8)));
+    head.setAlignment(Pos.CENTER_LEFT);
+    head.setStyle("-fx-padding: 4 8 4 10;");
+
+    lever();
+    VBox leverBox = new VBox(3, leverText, lever);
+    leverBox.setAlignment(Pos.TOP_CENTER);
+    leverBox.setMinWidth(62);
+    leverBox.setStyle("-fx-padding: 4 4 4 4;");
+    VBox.setVgrow(lever, Priority.ALWAYS);
+    HBox drawing = new HBox(section, leverBox);
+    HBox.setHgrow(section, Priority.ALWAYS);
+    VBox.setVgrow(drawing, Priority.ALWAYS);
+
+    HBox foot = new HBox(12, gateText, message);
+    foot.setStyle("-fx-padding: 3 10 3 10;");
+    trying.getStyleClass().addAll("banner", "preview");
+    trying.setAlignment(Pos.CENTER_LEFT);
+    Button keep = new Button("Keep it");
+    keep.setId("keep-tried");
+    keep.setOnAction(e -> session.keepTried());
+    Button back = new Button("Put it back");
+    back.setId("put-back");
+    back.setOnAction(e -> session.putBack());
+    tryingText.setWrapText(true);
+    HBox.setHgrow(tryingText, Priority.ALWAYS);
+    tryingText.setMaxWidth(Double.MAX_VALUE);
+    keep.setMinWidth(Region.USE_PREF_SIZE);
+    back.setMinWidth(Region.USE_PREF_SIZE);
+    trying.getChildren().addAll(tryingText, keep, back);
+
+    VBox middle = new VBox(trying, head, drawing, foot, strip);
+    BorderPane work = new BorderPane();
+    work.setCenter(middle);
+    work.setRight(readings);
+    work.setBottom(findings);
+    setLeft(editors);
+    setCenter(work);
+    widthProperty().addListener((o, was, is) -> widths(is.doubleValue()));
+    widths(1240);
+    section.liftProperty().addListener((o, was, is) -> showLift());
+    session.work().addListener((o, was, is) -> show(is));
+    show(session.work().get());
+  }
+
+  private void widths(double width) {
+    boolean narrow = width < NARROW;
+    editors.setPrefWidth(narrow ? 262 : 288);
+    editors.setMinWidth(narrow ? 262 : 288);
+    readings.setPrefWidth(narrow ? 252 : 292);
+    readings.setMinWidth(narrow ? 252 : 292);
+  }
+
+  private static Button viewButton(String words, String key, String id, Runnable action) {
+    Button button = new Button(words);
+    button.setId(id);
+    button.getStyleClass().add("icon-button");
+    button.setTooltip(new Tooltip(words + " (" + key + ")"));
+    button.setOnAction(e -> action.run());
+    return button;
+  }
+
+  private void lever() {
+    lever.setOrientation(Orientation.VERTICAL);
+    lever.setId("lift-lever");
+    lever.setAccessibleText("Valve lift");
+    lever.setTooltip(new Tooltip("Raises the valve"));
+    lever.valueProperty().bindBidirectional(section.liftProperty());
+    lever.setBlockIncrement(0.5);
+    leverText.getStyleClass().addAll("figure", "small");
+    leverText.setId("lift-text");
+  }
+
+  /** The section, for keys that belong to it. */
+  public SectionView section() {
+    return section;
+  }
+
+  private void show(Work work) {
+    double top = Math.max(work.job().test().liftsMm().getLast(), work.group().cam().maxLiftMm());
+    lever.setMax(top);
+    title.setText(
+        session.seat().get().label()
+            + "  "
+            + work.port().word()
+            + (work.showFound() ? " as found" : " as planned")
+            + ", all "
+            + work.job().engine().seats().stream().filter(s -> s.port() == work.port()).count()
+            + " alike");
+    boolean tries = session.tried().get().isPresent();
+    trying.setVisible(tries);
+    trying.setManaged(tries);
+    session
+        .tried()
+        .get()
+        .ifPresent(
+            cure ->
+                tryingText.setText(
+                    "Trying: " + cure.words(work.job().units()) + ". Nothing is changed yet."));
+    showLift();
+  }
+
+  private void showLift() {
+    Work work = session.work().get();
+    UnitSystem units = work.job().units();
+    double lift = section.liftProperty().get();
+    leverText.setText(units.shortLength(lift) + " " + units.length().symbol());
+    if (work.shown().seated().isEmpty()) {
+      gateText.setText("The valve falls through the throat.");
+    } else if (lift <= 0) {
+      gateText.setText("Closed.");
+    } else {
+      Losses losses = work.shown().lossesAt(lift, work.port());
+      gateText.setText(
+          "Gate "
+              + UnitSystem.fixed(losses.gate().areaMm2(), 0)
+              + " mm² "
+              + losses.gate().place()
+              + "; effective "
+              + UnitSystem.fixed(losses.effectiveAreaMm2(), 0)
+              + " mm², port included");
+    }
+  }
+}

@@ -1,0 +1,305 @@
+package finebore.desk.plan;
+
+import finebore.desk.session.Work;
+import finebore.desk.theme.Palette;
+import finebore.desk.theme.Theme;
+import finebore.flow.Gate;
+import finebore.flow.Loss;
+import finebore.flow.Losses;
+import finebore.seat.SeatSection;
+import finebore.section.Point;
+import finebore.section.Profile;
+import java.util.ArrayList;
+import java.util.List;
+import javafx.geometry.VPos;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
+import javafx.scene.shape.StrokeLineCap;
+import javafx.scene.text.TextAlignment;
+
+/**
+ * Draws the section: metal, what goes, the valve, where it touches, the gate and what holds the air
+ * up.
+ */
+final class SectionPainter {
+
+  private static final double HATCH_PX = 9;
+
+  /** Shares below this are not drawn as beads. */
+  private static final double SMALL_SHARE = 0.012;
+
+  private final GraphicsContext g;
+  private final Work work;
+  private final ViewFrame frame;
+  private final Palette palette;
+  private final double width;
+  private final double height;
+  private final double text;
+
+  SectionPainter(
+      GraphicsContext g,
+      Work work,
+      ViewFrame frame,
+      Palette palette,
+      double width,
+      double height,
+      double textScale) {
+    this.g = g;
+    this.work = work;
+    this.frame = frame;
+    this.palette = palette;
+    this.width = width;
+    this.height = height;
+    this.text = 12 * textScale;
+  }
+
+  void paint(double liftMm) {
+    g.setFill(palette.paper());
+    g.fillRect(0, 0, width, height);
+    axis();
+    SeatSection section = work.shown().seat();
+    metal(section.profile());
+    if (!work.showFound()) {
+      difference();
+    }
+    valve(liftMm);
+    contact();
+    if (liftMm > 0 && work.shown().seated().isPresent()) {
+      Losses losses = work.shown().lossesAt(liftMm, work.port());
+      gate(losses.gate());
+      beads(losses);
+    }
+    scaleBar();
+  }
+
+  private void axis() {
+    double x = frame.x(0);
+    if (x > 0 && x < width) {
+      g.setStroke(palette.muted());
+      g.setLineWidth(1);
+      g.setLineDashes(14, 4, 3, 4);
+      g.strokeLine(x, 0, x, height);
+      g.setLineDashes();
+      words("guide axis", x + 4, height - 30, palette.muted(), TextAlignment.LEFT);
+    }
+  }
+
+  private void metal(Profile wall) {
+    List<Point> ring = new ArrayList<>(wall.points());
+    double far = Math.max(frame.r(width) + 5, wall.points().getFirst().r());
+    double bottom = Math.min(frame.z(height) - 5, wall.points().getLast().z());
+    ring.addFirst(new Point(far, wall.points().getFirst().z()));
+    ring.add(new Point(wall.points().getLast().r(), bottom));
+    ring.add(new Point(far, bottom));
+    path(ring, true);
+    g.setFill(palette.iron());
+    g.fill();
+    hatch(ring, palette.hatch(), 1, false);
+    path(ring.subList(0, ring.size() - 1), false);
+    g.setStroke(palette.edge());
+    g.setLineWidth(1.8);
+    g.stroke();
+  }
+
+  private void difference() {
+    for (List<Point> outline : work.difference().removed()) {
+      path(outline, true);
+      g.setFill(palette.vermilionWash().deriveColor(0, 1, 1, 0.65));
+      g.fill();
+      hatch(outline, palette.vermilion(), -1, true);
+    }
+    for (List<Point> outline : work.difference().missing()) {
+      path(outline, true);
+      g.setFill(palette.amber().deriveColor(0, 1, 1, 0.25));
+      g.fill();
+    }
+    path(work.found().seat().profile().points(), false);
+    g.setStroke(palette.vermilion());
+    g.setLineWidth(1.3);
+    g.setLineDashes(2, 4);
+    g.stroke();
+    g.setLineDashes();
+  }
+
+  private void valve(double liftMm) {
+    Profile wall = work.shown().valveAt(liftMm);
+    List<Point> ring = new ArrayList<>(wall.points());
+    ring.addFirst(new Point(0, wall.points().getFirst().z()));
+    ring.add(new Point(0, wall.points().getLast().z()));
+    path(ring, true);
+    g.setFill(palette.brass().deriveColor(0, 1, 1, 0.85));
+    g.fill();
+    path(ring.subList(0, ring.size() - 1), false);
+    g.setStroke(palette.brassEdge());
+    g.setLineWidth(1.8);
+    g.stroke();
+    if (liftMm > 0.05) {
+      path(work.shown().valveAt(0).points(), false);
+      g.setStroke(palette.brassEdge());
+      g.setLineWidth(1);
+      g.setLineDashes(6, 4);
+      g.stroke();
+      g.setLineDashes();
+    }
+  }
+
+  private void contact() {
+    work.shown()
+        .seated()
+        .ifPresent(
+            seated -> {
+              g.setStroke(palette.blue());
+              g.setLineWidth(6);
+              g.setLineCap(StrokeLineCap.BUTT);
+              Point a = seated.contact().inner();
+              Point b = seated.contact().outer();
+              g.strokeLine(frame.x(a.r()), frame.y(a.z()), frame.x(b.r()), frame.y(b.z()));
+            });
+  }
+
+  private void gate(Gate gate) {
+    double x1 = frame.x(gate.onMetal().r());
+    double y1 = frame.y(gate.onMetal().z());
+    double x2 = frame.x(gate.onValve().r());
+    double y2 = frame.y(gate.onValve().z());
+    g.setStroke(palette.text());
+    g.setLineWidth(2);
+    g.setLineDashes(5, 4);
+    g.strokeLine(x1, y1, x2, y2);
+    g.setLineDashes();
+    double length = Math.max(1, Math.hypot(x2 - x1, y2 - y1));
+    double nx = -(y2 - y1) / length * 6;
+    double ny = (x2 - x1) / length * 6;
+    g.strokeLine(x1 - nx, y1 - ny, x1 + nx, y1 + ny);
+    g.strokeLine(x2 - nx, y2 - ny, x2 + nx, y2 + ny);
+  }
+
+  /** One bead per place; shares of several causes at the same corner count together. */
+  private void beads(Losses losses) {
+    List<Bead> beads = new ArrayList<>();
+    for (Loss loss : losses.parts()) {
+      if (loss.cause() == Loss.Cause.GATE || loss.cause() == Loss.Cause.PORT) {
+        continue;
+      }
+      Bead same =
+          beads.stream().filter(b -> b.at().distanceTo(loss.at()) < 0.05).findFirst().orElse(null);
+      if (same != null) {
+        beads.set(beads.indexOf(same), new Bead(same.at(), same.share() + loss.share()));
+      } else {
+        beads.add(new Bead(loss.at(), loss.share()));
+      }
+    }
+    for (Bead bead : beads) {
+      if (Math.abs(bead.share()) < SMALL_SHARE) {
+        continue;
+      }
+      double radius = 3 + 26 * Math.sqrt(Math.abs(bead.share()));
+      boolean recovers = bead.share() < 0;
+      double x = frame.x(bead.at().r());
+      double y = frame.y(bead.at().z());
+      Color colour = recovers ? palette.green() : palette.vermilion();
+      g.setFill(colour.deriveColor(0, 1, 1, 0.32));
+      g.fillOval(x - radius, y - radius, 2 * radius, 2 * radius);
+      g.setStroke(colour);
+      g.setLineWidth(1.4);
+      g.strokeOval(x - radius, y - radius, 2 * radius, 2 * radius);
+      if (Math.abs(bead.share()) >= 0.03) {
+        String label = (recovers ? "−" : "") + Math.round(100 * Math.abs(bead.share())) + " %";
+        tag(label, x - radius - 4, y + radius + 4, colour);
+      }
+    }
+  }
+
+  private record Bead(Point at, double share) {}
+
+  private void scaleBar() {
+    double[] steps = {0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50};
+    boolean metric = work.job().units() == finebore.units.UnitSystem.METRIC;
+    double unit = metric ? 1 : 25.4;
+    double[] lengths = metric ? steps : new double[] {0.005, 0.01, 0.02, 0.05, 0.1, 0.2, 0.5, 1, 2};
+    double best = lengths[0];
+    for (double length : lengths) {
+      if (length * unit * frame.scale() <= 130) {
+        best = length;
+      }
+    }
+    double px = best * unit * frame.scale();
+    double x = 12;
+    double y = height - 10;
+    g.setFill(palette.paper().deriveColor(0, 1, 1, 0.8));
+    g.fillRect(x - 6, y - 14, px + 70, 20);
+    g.setStroke(palette.text());
+    g.setLineWidth(2);
+    g.strokeLine(x, y, x + px, y);
+    g.strokeLine(x, y - 4, x, y + 4);
+    g.strokeLine(x + px, y - 4, x + px, y + 4);
+    String label = finebore.seat.Cut.angleText(best);
+    words(
+        (metric ? label : trimmed(best)) + " " + work.job().units().length().symbol(),
+        x + px + 8,
+        y,
+        palette.text(),
+        TextAlignment.LEFT);
+  }
+
+  private static String trimmed(double value) {
+    return java.math.BigDecimal.valueOf(value).stripTrailingZeros().toPlainString();
+  }
+
+  private void tag(String label, double x, double y, Color colour) {
+    g.setFont(Theme.boldFigures(text * 0.92));
+    double w = label.length() * text * 0.62;
+    g.setFill(palette.paper().deriveColor(0, 1, 1, 0.85));
+    g.fillRoundRect(x - w, y - text * 0.7, w + 4, text * 1.4, 4, 4);
+    g.setFill(colour);
+    g.setTextAlign(TextAlignment.RIGHT);
+    g.setTextBaseline(VPos.CENTER);
+    g.fillText(label, x, y);
+  }
+
+  private void words(String label, double x, double y, Color colour, TextAlignment align) {
+    g.setFont(Theme.words(text));
+    g.setFill(colour);
+    g.setTextAlign(align);
+    g.setTextBaseline(VPos.CENTER);
+    g.fillText(label, x, y);
+  }
+
+  private void path(List<Point> points, boolean closed) {
+    g.beginPath();
+    for (int k = 0; k < points.size(); k++) {
+      double x = clamped(frame.x(points.get(k).r()));
+      double y = clamped(frame.y(points.get(k).z()));
+      if (k == 0) {
+        g.moveTo(x, y);
+      } else {
+        g.lineTo(x, y);
+      }
+    }
+    if (closed) {
+      g.closePath();
+    }
+  }
+
+  /** Far outside the window nothing can be seen, and huge numbers would blur what can. */
+  private static double clamped(double pixel) {
+    return Math.clamp(pixel, -2e5, 2e5);
+  }
+
+  private void hatch(List<Point> ring, Color colour, int slope, boolean dense) {
+    g.save();
+    path(ring, true);
+    g.clip();
+    double low = ring.stream().mapToDouble(p -> frame.x(p.r())).min().orElseThrow();
+    double high = ring.stream().mapToDouble(p -> frame.x(p.r())).max().orElseThrow();
+    double from = Math.max(low, 0);
+    double to = Math.min(high, width);
+    g.setStroke(colour);
+    g.setLineWidth(dense ? 1.2 : 0.8);
+    double step = dense ? HATCH_PX * 0.6 : HATCH_PX;
+    for (double x = Math.floor((from - height) / step) * step; x < to + height; x += step) {
+      g.strokeLine(x, slope > 0 ? height : 0, x + height, slope > 0 ? 0 : height);
+    }
+    g.restore();
+  }
+}

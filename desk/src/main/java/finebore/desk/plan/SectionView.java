@@ -1,0 +1,337 @@
+package finebore.desk.plan;
+
+import finebore.desk.session.JobSession;
+import finebore.desk.session.Work;
+import finebore.desk.theme.Palette;
+import finebore.job.Pairing;
+import finebore.seat.Seat;
+import finebore.section.Point;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
+import javafx.beans.property.DoubleProperty;
+import javafx.beans.property.SimpleDoubleProperty;
+import javafx.scene.AccessibleRole;
+import javafx.scene.Cursor;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.input.ScrollEvent;
+import javafx.scene.layout.Region;
+
+/**
+ * The section to scale, with grips.
+ *
+ * <p>The wheel zooms at the pointer, a drag on empty ground pans, a double click fits. A grip is
+ * dragged, or chosen with Tab-like keys (comma and full stop) and nudged with the arrows; Shift
+ * drags the other quantity of a corner and makes nudges ten times as large.
+ */
+public final class SectionView extends Region {
+
+  private static final double GRIP_PX = 9;
+
+  private final JobSession session;
+  private final Supplier<Palette> palette;
+  private final Supplier<Double> textScale;
+  private final Canvas canvas = new Canvas();
+  private final DoubleProperty lift = new SimpleDoubleProperty(3);
+  private Consumer<String> refused = message -> {};
+  private Consumer<String> told = message -> {};
+  private ViewFrame frame;
+  private boolean fitted = true;
+  private String selected = "";
+  private String hovered = "";
+  private Gesture gesture;
+  private int gestures;
+
+  /** A drag under way. */
+  private record Gesture(
+      String grip, String name, Pairing start, double x, double y, ViewFrame frame) {}
+
+  public SectionView(JobSession session, Supplier<Palette> palette, Supplier<Double> textScale) {
+    this.session = session;
+    this.palette = palette;
+    this.textScale = textScale;
+    getChildren().add(canvas);
+    getStyleClass().add("drawing");
+    setId("section");
+    setFocusTraversable(true);
+    setAccessibleRole(AccessibleRole.IMAGE_VIEW);
+    setAccessibleText("Section of seat and valve");
+    setMinSize(200, 160);
+    session.work().addListener((o, was, is) -> redraw());
+    lift.addListener((o, was, is) -> redraw());
+    addEventHandler(MouseEvent.MOUSE_PRESSED, this::pressed);
+    addEventHandler(MouseEvent.MOUSE_DRAGGED, this::dragged);
+    addEventHandler(MouseEvent.MOUSE_RELEASED, this::released);
+    addEventHandler(MouseEvent.MOUSE_MOVED, this::moved);
+    addEventHandler(MouseEvent.MOUSE_CLICKED, this::clicked);
+    addEventHandler(ScrollEvent.SCROLL, this::scrolled);
+    addEventHandler(KeyEvent.KEY_PRESSED, this::key);
+    focusedProperty().addListener((o, was, is) -> redraw());
+  }
+
+  /** The lever's lift, mm. */
+  public DoubleProperty liftProperty() {
+    return lift;
+  }
+
+  /** Who is told when a drag or nudge is not possible; an empty text clears it. */
+  public void onRefused(Consumer<String> listener) {
+    refused = listener;
+  }
+
+  /** Who is told what the chosen grip changes. */
+  public void onGrip(Consumer<String> listener) {
+    told = listener;
+  }
+
+  public void redraw() {
+    requestLayout();
+  }
+
+  /** Shows seat and valve rim as large as they go. */
+  public void fit() {
+    fitted = true;
+    redraw();
+  }
+
+  /** Shows everything from the guide axis to past the valve. */
+  public void fitWhole() {
+    Work work = session.work().get();
+    double head = work.pairing().valve().headDiameterMm();
+    Point low = new Point(-0.05 * head, -work.pairing().seat().depthMm() - 0.75 * head);
+    Point high = new Point(0.85 * head, Math.max(2, lift.get() + 3));
+    frame = ViewFrame.fitting(low, high, 0, 0, getWidth(), getHeight());
+    fitted = false;
+    redraw();
+  }
+
+  /** Zooms in or out at the middle. */
+  public void zoom(double factor) {
+    frame = frame.zoomed(factor, getWidth() / 2, getHeight() / 2);
+    fitted = false;
+    redraw();
+  }
+
+  /** Where a grip is on the screen, in this view's coordinates. */
+  Optional<Point> gripOnScreen(String id) {
+    return grips().stream()
+        .filter(g -> g.id().equals(id))
+        .findFirst()
+        .map(g -> new Point(frame.x(g.at().r()), frame.y(g.at().z())));
+  }
+
+  ViewFrame frame() {
+    return frame;
+  }
+
+  private List<Grip> grips() {
+    return Grip.of(session.work().get(), lift.get());
+  }
+
+  private ViewFrame fitting() {
+    Work work = session.work().get();
+    Seat seat = work.pairing().seat();
+    double head = work.pairing().valve().headDiameterMm() / 2;
+    double rest = work.shown().seated().map(s -> s.restMm()).orElse(-seat.depthMm());
+    double room = Math.max(lift.get(), 1) + work.pairing().valve().marginMm() + 1.2;
+    Point low = new Point(0.62 * head, -seat.depthMm() - 0.27 * head);
+    Point high = new Point(1.1 * head, rest + room);
+    return ViewFrame.fitting(low, high, 120, 12, getWidth() - 300, getHeight() - 30);
+  }
+
+  @Override
+  protected void layoutChildren() {
+    double w = Math.floor(getWidth());
+    double h = Math.floor(getHeight());
+    if (w < 10 || h < 10) {
+      return;
+    }
+    canvas.setWidth(w);
+    canvas.setHeight(h);
+    if (frame == null || fitted && gesture == null) {
+      frame = fitting();
+    }
+    GraphicsContext g = canvas.getGraphicsContext2D();
+    Work work = session.work().get();
+    Palette colours = palette.get();
+    new SectionPainter(g, work, frame, colours, w, h, textScale.get()).paint(lift.get());
+    new DimensionPainter(g, work, frame, colours, w, h, textScale.get()).paint(lift.get());
+    for (Grip grip : grips()) {
+      double x = frame.x(grip.at().r());
+      double y = frame.y(grip.at().z());
+      boolean chosen = grip.id().equals(selected);
+      double size = chosen || grip.id().equals(hovered) ? GRIP_PX + 3 : GRIP_PX;
+      g.setFill(chosen ? colours.blue() : colours.panel());
+      g.fillRect(x - size / 2, y - size / 2, size, size);
+      g.setStroke(colours.blue());
+      g.setLineWidth(chosen ? 2.5 : 1.6);
+      g.strokeRect(x - size / 2, y - size / 2, size, size);
+    }
+    if (isFocused()) {
+      g.setStroke(colours.blue());
+      g.setLineWidth(2);
+      g.strokeRect(1, 1, w - 2, h - 2);
+    }
+  }
+
+  private Optional<Grip> gripAt(double x, double y) {
+    return grips().stream()
+        .filter(g -> Math.hypot(frame.x(g.at().r()) - x, frame.y(g.at().z()) - y) < GRIP_PX + 2)
+        .min(
+            java.util.Comparator.comparingDouble(
+                g -> Math.hypot(frame.x(g.at().r()) - x, frame.y(g.at().z()) - y)));
+  }
+
+  private void choose(String id) {
+    selected = id;
+    told.accept(
+        grips().stream().filter(g -> g.id().equals(id)).map(Grip::name).findFirst().orElse(""));
+    redraw();
+  }
+
+  private void pressed(MouseEvent e) {
+    requestFocus();
+    if (e.getButton() != MouseButton.PRIMARY) {
+      return;
+    }
+    Optional<Grip> grip = gripAt(e.getX(), e.getY());
+    choose(grip.map(Grip::id).orElse(""));
+    gestures++;
+    gesture =
+        new Gesture(
+            grip.map(Grip::id).orElse(""),
+            "drag " + gestures,
+            pairing(),
+            e.getX(),
+            e.getY(),
+            frame);
+    e.consume();
+  }
+
+  /** The pairing as edited, without a cure being tried: a drag starts from what is kept. */
+  private Pairing pairing() {
+    session.keepTried();
+    return session.work().get().pairing();
+  }
+
+  private void dragged(MouseEvent e) {
+    if (gesture == null) {
+      return;
+    }
+    double dx = e.getX() - gesture.x();
+    double dy = e.getY() - gesture.y();
+    if (gesture.grip().isEmpty()) {
+      frame = gesture.frame().panned(dx, dy);
+      fitted = false;
+      redraw();
+      return;
+    }
+    Gesture at = gesture;
+    grips().stream()
+        .filter(g -> g.id().equals(at.grip()))
+        .findFirst()
+        .ifPresent(
+            grip -> {
+              double scale = at.frame().scale();
+              change(
+                  at.name(),
+                  p ->
+                      grip.drag()
+                          .moved(
+                              at.start(),
+                              dx / scale,
+                              -dy / scale,
+                              e.isShiftDown(),
+                              session.units().nudgeMm()));
+            });
+    e.consume();
+  }
+
+  private void change(String name, java.util.function.UnaryOperator<Pairing> edit) {
+    try {
+      session.editPairing(name, edit);
+      refused.accept("");
+    } catch (IllegalArgumentException e) {
+      refused.accept(e.getMessage());
+    }
+  }
+
+  private void released(MouseEvent e) {
+    gesture = null;
+    session.endGesture();
+    redraw();
+  }
+
+  private void moved(MouseEvent e) {
+    String over = gripAt(e.getX(), e.getY()).map(Grip::id).orElse("");
+    if (!over.equals(hovered)) {
+      hovered = over;
+      setCursor(over.isEmpty() ? Cursor.DEFAULT : Cursor.HAND);
+      redraw();
+    }
+  }
+
+  private void clicked(MouseEvent e) {
+    if (e.getClickCount() == 2 && e.isStillSincePress() && gripAt(e.getX(), e.getY()).isEmpty()) {
+      fit();
+    }
+  }
+
+  private void scrolled(ScrollEvent e) {
+    if (e.getDeltaY() != 0) {
+      frame = frame.zoomed(Math.exp(e.getDeltaY() * 0.0035), e.getX(), e.getY());
+      fitted = false;
+      redraw();
+      e.consume();
+    }
+  }
+
+  private void key(KeyEvent e) {
+    if (e.isShortcutDown() || e.isAltDown()) {
+      return;
+    }
+    double step = session.units().nudgeMm() * (e.isShiftDown() ? 10 : 1);
+    switch (e.getCode()) {
+      case LEFT -> nudge(-step, 0);
+      case RIGHT -> nudge(step, 0);
+      case UP -> nudge(0, step);
+      case DOWN -> nudge(0, -step);
+      case COMMA -> chooseNext(-1);
+      case PERIOD -> chooseNext(1);
+      case ESCAPE -> choose("");
+      case PLUS, EQUALS, ADD -> zoom(1.25);
+      case MINUS, SUBTRACT -> zoom(0.8);
+      case F -> fit();
+      case W -> fitWhole();
+      default -> {
+        return;
+      }
+    }
+    e.consume();
+  }
+
+  private void chooseNext(int by) {
+    List<Grip> grips = grips();
+    List<String> ids = grips.stream().map(Grip::id).toList();
+    int at = ids.indexOf(selected);
+    choose(ids.get(Math.floorMod(at < 0 && by < 0 ? -1 : at + by, ids.size())));
+  }
+
+  /**
+   * Nudges the chosen value by one step. Any arrow moves it: right and up enlarge, left and down
+   * make smaller, so that widths on slopes need no thought.
+   */
+  private void nudge(double dr, double dz) {
+    double amount = dr + dz;
+    grips().stream()
+        .filter(g -> g.id().equals(selected))
+        .findFirst()
+        .ifPresent(
+            grip -> change("nudge " + selected, p -> GripValue.of(grip.id()).changed(p, amount)));
+  }
+}

@@ -1,0 +1,160 @@
+package finebore.desk.session;
+
+import finebore.desk.theme.Theme;
+import finebore.formats.FileProblem;
+import finebore.formats.SafeFile;
+import java.io.IOException;
+import java.io.StringReader;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Properties;
+import java.util.logging.Level;
+import java.util.logging.Logger;
+import java.util.stream.Stream;
+
+/**
+ * The folder where the desk keeps what is not part of a job: the look, recent jobs, and recovery
+ * copies.
+ *
+ * <p>FINEBORE_HOME names it; otherwise it is the system's usual place for a user's state.
+ */
+public final class DeskFolder {
+
+  private static final Logger LOG = Logger.getLogger(DeskFolder.class.getName());
+  private static final int RECENT = 8;
+
+  private final Path folder;
+  private final Properties settings = new Properties();
+
+  public DeskFolder(Path folder) {
+    this.folder = folder;
+    try {
+      Files.createDirectories(folder);
+      Path file = settingsFile();
+      if (Files.exists(file)) {
+        settings.load(new StringReader(Files.readString(file)));
+      }
+    } catch (IOException | IllegalArgumentException e) {
+      LOG.log(
+          Level.WARNING,
+          "settings in " + folder + " could not be read; the usual ones are used",
+          e);
+    }
+  }
+
+  /** The folder of the user the program runs for. */
+  public static DeskFolder ofUser() {
+    String own = System.getenv("FINEBORE_HOME");
+    if (own != null && !own.isBlank()) {
+      return new DeskFolder(Path.of(own));
+    }
+    String local = System.getenv("LOCALAPPDATA");
+    String state = System.getenv("XDG_STATE_HOME");
+    Path home = Path.of(System.getProperty("user.home"));
+    if (System.getProperty("os.name").toLowerCase(Locale.ROOT).contains("win") && local != null) {
+      return new DeskFolder(Path.of(local, "finebore"));
+    }
+    return new DeskFolder(
+        (state != null && !state.isBlank() ? Path.of(state) : home.resolve(".local/state"))
+            .resolve("finebore"));
+  }
+
+  private Path settingsFile() {
+    return folder.resolve("settings.properties");
+  }
+
+  private void store() {
+    StringBuilder text = new StringBuilder();
+    settings.stringPropertyNames().stream()
+        .sorted()
+        .forEach(
+            k -> text.append(k).append('=').append(escaped(settings.getProperty(k))).append('\n'));
+    try {
+      SafeFile.write(settingsFile(), text.toString().getBytes(StandardCharsets.UTF_8), false);
+    } catch (FileProblem e) {
+      LOG.log(Level.WARNING, "settings were not kept", e);
+    }
+  }
+
+  private static String escaped(String value) {
+    return value.replace("\\", "\\\\").replace("\n", "\\n");
+  }
+
+  public Theme theme() {
+    return Theme.byId(settings.getProperty("theme", Theme.PAPER.id()));
+  }
+
+  public void keepTheme(Theme theme) {
+    settings.setProperty("theme", theme.id());
+    store();
+  }
+
+  /** Text size, 1 to 1.5. */
+  public double textScale() {
+    try {
+      return Math.clamp(Double.parseDouble(settings.getProperty("textScale", "1")), 1, 1.5);
+    } catch (NumberFormatException e) {
+      return 1;
+    }
+  }
+
+  public void keepTextScale(double scale) {
+    settings.setProperty("textScale", String.valueOf(scale));
+    store();
+  }
+
+  /** Jobs opened or saved last, the newest first; those that are gone are left out. */
+  public List<Path> recent() {
+    List<Path> files = new ArrayList<>();
+    for (int k = 0; k < RECENT; k++) {
+      String text = settings.getProperty("recent." + k);
+      if (text != null && Files.exists(Path.of(text))) {
+        files.add(Path.of(text));
+      }
+    }
+    return files;
+  }
+
+  public void keepRecent(Path file) {
+    List<Path> files = new ArrayList<>(recent());
+    Path whole = file.toAbsolutePath().normalize();
+    files.remove(whole);
+    files.addFirst(whole);
+    for (int k = 0; k < RECENT; k++) {
+      if (k < files.size()) {
+        settings.setProperty("recent." + k, files.get(k).toString());
+      } else {
+        settings.remove("recent." + k);
+      }
+    }
+    store();
+  }
+
+  Path recoveryFile(long process) {
+    return folder.resolve("recovery-" + process + ".json");
+  }
+
+  /** Recovery copies left by processes that are no longer running. */
+  List<Path> orphanedRecoveries() {
+    try (Stream<Path> files = Files.list(folder)) {
+      return files.filter(DeskFolder::isOrphaned).sorted().toList();
+    } catch (IOException e) {
+      LOG.log(Level.WARNING, "recovery copies could not be looked for", e);
+      return List.of();
+    }
+  }
+
+  private static boolean isOrphaned(Path file) {
+    String name = file.getFileName().toString();
+    if (!name.matches("recovery-\\d+\\.json")) {
+      return false;
+    }
+    long process = Long.parseLong(name.replaceAll("\\D", ""));
+    return process != ProcessHandle.current().pid()
+        && ProcessHandle.of(process).map(p -> !p.isAlive()).orElse(true);
+  }
+}

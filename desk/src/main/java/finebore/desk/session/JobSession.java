@@ -1,0 +1,233 @@
+package finebore.desk.session;
+
+import finebore.formats.FileProblem;
+import finebore.formats.JobDocument;
+import finebore.formats.JobFile;
+import finebore.job.Engine.SeatPlace;
+import finebore.job.Job;
+import finebore.job.Pairing;
+import finebore.practice.Cure;
+import finebore.units.UnitSystem;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+
+/**
+ * The job that is open: its edits, its file, which seat and state is looked at, and a cure being
+ * tried.
+ *
+ * <p>Every edit makes a new job and works everything out anew; whoever shows something listens to
+ * {@link #work}.
+ */
+public final class JobSession {
+
+  private final ReadOnlyObjectWrapper<Work> work = new ReadOnlyObjectWrapper<>();
+  private final ReadOnlyObjectWrapper<SeatPlace> seat = new ReadOnlyObjectWrapper<>();
+  private final ReadOnlyObjectWrapper<Optional<Cure>> tried =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
+  private final ReadOnlyObjectWrapper<Optional<Path>> file =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
+  private final ReadOnlyBooleanWrapper changed = new ReadOnlyBooleanWrapper();
+  private final ReadOnlyBooleanWrapper canUndo = new ReadOnlyBooleanWrapper();
+  private final ReadOnlyBooleanWrapper canRedo = new ReadOnlyBooleanWrapper();
+  private JobDocument document;
+  private Edits edits;
+  private Job saved;
+  private boolean showFound;
+
+  public JobSession(JobDocument document, Optional<Path> file) {
+    load(document, file);
+  }
+
+  /** Takes up another job; undo begins anew. */
+  public void load(JobDocument opened, Optional<Path> from) {
+    document = opened;
+    edits = new Edits(opened.job());
+    saved = opened.job();
+    showFound = false;
+    tried.set(Optional.empty());
+    file.set(from);
+    seat.set(opened.job().engine().seats().getFirst());
+    refresh();
+  }
+
+  /** Marks the job as not saved, for one that came back after a crash. */
+  public void markUnsaved() {
+    saved = null;
+    refresh();
+  }
+
+  public ReadOnlyObjectProperty<Work> work() {
+    return work.getReadOnlyProperty();
+  }
+
+  public ReadOnlyObjectProperty<SeatPlace> seat() {
+    return seat.getReadOnlyProperty();
+  }
+
+  /** The cure that is being tried, if any. */
+  public ReadOnlyObjectProperty<Optional<Cure>> tried() {
+    return tried.getReadOnlyProperty();
+  }
+
+  public ReadOnlyObjectProperty<Optional<Path>> file() {
+    return file.getReadOnlyProperty();
+  }
+
+  public ReadOnlyBooleanProperty changed() {
+    return changed.getReadOnlyProperty();
+  }
+
+  public ReadOnlyBooleanProperty canUndo() {
+    return canUndo.getReadOnlyProperty();
+  }
+
+  public ReadOnlyBooleanProperty canRedo() {
+    return canRedo.getReadOnlyProperty();
+  }
+
+  public Job job() {
+    return edits.job();
+  }
+
+  public UnitSystem units() {
+    return job().units();
+  }
+
+  /** The job with what its file held besides. */
+  public JobDocument document() {
+    return document.withJob(job());
+  }
+
+  /**
+   * Changes the job.
+   *
+   * @param gesture name of the drag or run of nudges the change belongs to, empty for a change of
+   *     its own
+   * @throws IllegalArgumentException if the changed job cannot be; the job stays as it was
+   */
+  public void edit(String gesture, UnaryOperator<Job> change) {
+    Job next = change.apply(job());
+    if (next.equals(job())) {
+      return;
+    }
+    tried.set(Optional.empty());
+    edits.edit(next, gesture);
+    if (!next.engine().seats().contains(seat.get())) {
+      seat.set(next.engine().seats().getFirst());
+    }
+    refresh();
+  }
+
+  /** Changes valve and seat of the state looked at, for all seats of the group. */
+  public void editPairing(String gesture, UnaryOperator<Pairing> change) {
+    edit(
+        gesture,
+        job -> {
+          var group = job.group(seat.get().port());
+          return job.withGroup(
+              seat.get().port(),
+              showFound
+                  ? group.withFound(change.apply(group.found()))
+                  : group.withPlanned(change.apply(group.planned())));
+        });
+  }
+
+  public void endGesture() {
+    edits.endGesture();
+  }
+
+  public void undo() {
+    if (tried.get().isPresent()) {
+      putBack();
+      return;
+    }
+    edits.undo().ifPresent(job -> refresh());
+  }
+
+  public void redo() {
+    tried.set(Optional.empty());
+    edits.redo().ifPresent(job -> refresh());
+  }
+
+  public boolean isShowingFound() {
+    return showFound;
+  }
+
+  public void showFound(boolean show) {
+    tried.set(Optional.empty());
+    showFound = show;
+    refresh();
+  }
+
+  public void select(SeatPlace place) {
+    tried.set(Optional.empty());
+    seat.set(place);
+    refresh();
+  }
+
+  /** Goes to the next or previous seat of the head, round and round. */
+  public void step(int by) {
+    List<SeatPlace> seats = job().engine().seats();
+    int at = seats.indexOf(seat.get());
+    select(seats.get(Math.floorMod(at + by, seats.size())));
+  }
+
+  public void switchUnits() {
+    edit(
+        "",
+        job ->
+            job.withUnits(job.units() == UnitSystem.METRIC ? UnitSystem.INCH : UnitSystem.METRIC));
+  }
+
+  /** Shows what a cure would do, without changing the job. */
+  public void tryCure(Cure cure) {
+    tried.set(Optional.of(cure));
+    refresh();
+  }
+
+  /** Makes the tried cure a change of the job. */
+  public void keepTried() {
+    tried.get().ifPresent(cure -> editPairing("", cure::applyTo));
+  }
+
+  /** Drops the tried cure. */
+  public void putBack() {
+    tried.set(Optional.empty());
+    refresh();
+  }
+
+  /**
+   * Saves to a file, which the job belongs to from then on.
+   *
+   * @throws FileProblem if it cannot be written; nothing changes then
+   */
+  public void save(Path to) throws FileProblem {
+    JobFile.write(document(), to);
+    file.set(Optional.of(to));
+    saved = job();
+    refresh();
+  }
+
+  private void refresh() {
+    Job shown = job();
+    if (tried.get().isPresent()) {
+      var group = shown.group(seat.get().port());
+      shown =
+          shown.withGroup(
+              seat.get().port(),
+              showFound
+                  ? group.withFound(tried.get().get().applyTo(group.found()))
+                  : group.withPlanned(tried.get().get().applyTo(group.planned())));
+    }
+    changed.set(!job().equals(saved));
+    canUndo.set(edits.canUndo() || tried.get().isPresent());
+    canRedo.set(edits.canRedo());
+    work.set(Work.of(shown, seat.get().port(), showFound));
+  }
+}

@@ -1,0 +1,508 @@
+package finebore.desk.shell;
+
+import finebore.desk.plan.PlanStation;
+import finebore.desk.session.DeskFolder;
+import finebore.desk.session.JobSession;
+import finebore.desk.session.Recovery;
+import finebore.desk.theme.Palette;
+import finebore.desk.theme.Theme;
+import finebore.formats.CutSheetFile;
+import finebore.formats.FileProblem;
+import finebore.formats.JobDocument;
+import finebore.formats.JobFile;
+import finebore.formats.NewJob;
+import finebore.formats.SafeFile;
+import finebore.job.Job;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.Scene;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Menu;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.stage.Stage;
+
+/** The window: what stands along the top and the left, the station, and what happens to files. */
+public final class MainWindow {
+
+  private final Stage stage;
+  private final DeskFolder folder;
+  private final JobSession session;
+  private final Recovery recovery;
+  private final FilePicker picker;
+  private final StackPane root = new StackPane();
+  private final BorderPane frame = new BorderPane();
+  private final Scene scene;
+  private final PlanStation plan;
+  private final SeatStrip seats;
+  private final Label jobTitle = new Label();
+  private final MenuButton jobMenu = new MenuButton("Job");
+  private final ToggleButton units = new ToggleButton();
+  private final Label bannerText = new Label();
+  private final HBox banner = new HBox(10);
+  private final ShortcutSheet sheet = new ShortcutSheet(this::hideSheet);
+  private Optional<Welcome> welcome = Optional.empty();
+  private Theme theme;
+  private double textScale;
+
+  /** The window on a job; the job can be another later. */
+  public MainWindow(
+      Stage stage,
+      DeskFolder folder,
+      JobSession session,
+      Recovery recovery,
+      FilePicker picker,
+      Theme theme) {
+    this.stage = stage;
+    this.folder = folder;
+    this.session = session;
+    this.recovery = recovery;
+    this.picker = picker;
+    this.theme = theme;
+    this.textScale = folder.textScale();
+    this.seats = new SeatStrip(session, this::palette);
+    this.plan = new PlanStation(session, this::palette, () -> textScale);
+    banner.getStyleClass().add("banner");
+    banner.setAlignment(Pos.CENTER_LEFT);
+    hideBanner();
+    frame.setTop(new VBox(topBar(), banner));
+    frame.setLeft(rail());
+    frame.setCenter(plan);
+    root.getChildren().add(frame);
+    scene = new Scene(root, 1280, 800);
+    look();
+    scene.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+    session.work().addListener((o, was, is) -> show());
+    session.changed().addListener((o, was, is) -> show());
+    session.file().addListener((o, was, is) -> show());
+    session.work().addListener((o, was, is) -> recovery.keep(session));
+    show();
+    stage.setScene(scene);
+    stage.setMinWidth(900);
+    stage.setMinHeight(600);
+    stage.setOnCloseRequest(
+        e -> {
+          if (!mayLeave()) {
+            e.consume();
+          } else {
+            recovery.close();
+          }
+        });
+  }
+
+  private Palette palette() {
+    return theme.palette();
+  }
+
+  public Scene scene() {
+    return scene;
+  }
+
+  public PlanStation plan() {
+    return plan;
+  }
+
+  private void look() {
+    theme.applyTo(scene, textScale);
+    seats.show();
+    plan.section().redraw();
+    plan.lookup("#lift-strip").getParent().requestLayout();
+    ((Region) plan.lookup("#lift-strip")).requestLayout();
+  }
+
+  private HBox topBar() {
+    jobTitle.getStyleClass().add("title");
+    jobTitle.setId("job-title");
+    jobTitle.setMinWidth(60);
+    jobMenu.setId("job-menu");
+    jobMenu.setOnShowing(e -> fillJobMenu());
+    fillJobMenu();
+    units.setId("units");
+    units.setTooltip(new Tooltip("Inches or millimetres (U)"));
+    units.setOnAction(e -> session.switchUnits());
+    units.setMinWidth(Region.USE_PREF_SIZE);
+    Button undo = button("↶", "undo", "Undo (Ctrl Z)", session::undo);
+    undo.disableProperty().bind(session.canUndo().not());
+    Button redo = button("↷", "redo", "Redo (Ctrl Shift Z)", session::redo);
+    redo.disableProperty().bind(session.canRedo().not());
+    Region left = new Region();
+    Region right = new Region();
+    HBox.setHgrow(left, Priority.ALWAYS);
+    HBox.setHgrow(right, Priority.ALWAYS);
+    jobMenu.setMinWidth(Region.USE_PREF_SIZE);
+    HBox bar = new HBox(8, jobMenu, jobTitle, left, seats, right, units, undo, redo);
+    bar.setAlignment(Pos.CENTER_LEFT);
+    bar.getStyleClass().add("top-bar");
+    return bar;
+  }
+
+  private static Button button(String words, String id, String tip, Runnable action) {
+    Button button = new Button(words);
+    button.setId(id);
+    button.getStyleClass().add("icon-button");
+    button.setAccessibleText(tip);
+    button.setTooltip(new Tooltip(tip));
+    button.setOnAction(e -> action.run());
+    return button;
+  }
+
+  private VBox rail() {
+    ToggleButton station = new ToggleButton("Plan");
+    station.setId("station-plan");
+    station.setSelected(true);
+    station.setOnAction(e -> station.setSelected(true));
+    station.getStyleClass().add("rail-button");
+    station.setTooltip(new Tooltip("Plan station (2)"));
+    Region gap = new Region();
+    VBox.setVgrow(gap, Priority.ALWAYS);
+    Button look = button("◐", "theme", "Dark or paper look (Ctrl D)", this::switchTheme);
+    look.getStyleClass().add("rail-button");
+    Button keys = button("F1", "help", "Keys (F1)", this::showSheet);
+    keys.getStyleClass().add("rail-button");
+    VBox rail = new VBox(6, station, gap, look, keys);
+    rail.getStyleClass().add("rail");
+    return rail;
+  }
+
+  private void fillJobMenu() {
+    Menu recent = new Menu("Recent jobs");
+    for (Path file : folder.recent()) {
+      MenuItem item = item(file.getFileName().toString(), () -> openFile(file));
+      item.setMnemonicParsing(false);
+      recent.getItems().add(item);
+    }
+    recent.setDisable(recent.getItems().isEmpty());
+    jobMenu
+        .getItems()
+        .setAll(
+            item("New   (Ctrl N)", this::newJob),
+            item("Open ...   (Ctrl O)", this::open),
+            recent,
+            item("Open the demo job", this::openDemo),
+            new SeparatorMenuItem(),
+            item("Save   (Ctrl S)", this::save),
+            item("Save as ...   (Ctrl Shift S)", this::saveAs),
+            item("Write the cut sheet ...   (Ctrl K)", this::cutSheet),
+            new SeparatorMenuItem(),
+            item("Larger text   (Ctrl +)", () -> scaleText(0.1)),
+            item("Smaller text   (Ctrl −)", () -> scaleText(-0.1)),
+            item("Close", this::close));
+  }
+
+  private static MenuItem item(String words, Runnable action) {
+    MenuItem item = new MenuItem(words);
+    item.setOnAction(e -> action.run());
+    return item;
+  }
+
+  private void show() {
+    Job job = session.job();
+    jobTitle.setText(
+        job.name()
+            + (job.purpose().isBlank() ? "" : ", " + job.purpose())
+            + (session.changed().get() ? " *" : ""));
+    jobTitle.setTooltip(
+        new Tooltip(
+            session.file().get().map(Path::toString).orElse("not in a file yet")
+                + (session.changed().get() ? "; changed since" : "")));
+    units.setText(job.units().length().symbol());
+    units.setSelected(false);
+    stage.setTitle(job.name() + (session.changed().get() ? " *" : "") + " - Fine Bore");
+  }
+
+  private void key(KeyEvent e) {
+    if (root.getChildren().contains(sheet)) {
+      return;
+    }
+    if (e.getCode() == KeyCode.F1) {
+      showSheet();
+      e.consume();
+    } else if (e.isShortcutDown()) {
+      controlKey(e);
+    } else if (!(scene.getFocusOwner() instanceof TextInputControl)
+        && !e.isAltDown()
+        && welcome.isEmpty()) {
+      plainKey(e);
+    }
+  }
+
+  private void controlKey(KeyEvent e) {
+    switch (e.getCode()) {
+      case Z -> {
+        takeTyping();
+        if (e.isShiftDown()) {
+          session.redo();
+        } else {
+          session.undo();
+        }
+      }
+      case Y -> session.redo();
+      case N -> newJob();
+      case O -> open();
+      case S -> {
+        takeTyping();
+        if (e.isShiftDown()) {
+          saveAs();
+        } else {
+          save();
+        }
+      }
+      case K -> cutSheet();
+      case D -> switchTheme();
+      case PLUS, EQUALS, ADD -> scaleText(0.1);
+      case MINUS, SUBTRACT -> scaleText(-0.1);
+      default -> {
+        return;
+      }
+    }
+    e.consume();
+  }
+
+  /** What is being typed counts before the job is saved or undone. */
+  private void takeTyping() {
+    if (scene.getFocusOwner() instanceof TextInputControl field) {
+      root.requestFocus();
+      field.requestFocus();
+    }
+  }
+
+  private void plainKey(KeyEvent e) {
+    String typed = e.getText();
+    if (typed.equals("[")) {
+      session.step(-1);
+    } else if (typed.equals("]")) {
+      session.step(1);
+    } else if (e.getCode() == KeyCode.U) {
+      session.switchUnits();
+    } else if (e.getCode() == KeyCode.P) {
+      session.showFound(false);
+    } else if (e.getCode() == KeyCode.O) {
+      session.showFound(true);
+    } else if (e.getCode() == KeyCode.DIGIT2) {
+      plan.section().requestFocus();
+    } else {
+      return;
+    }
+    e.consume();
+  }
+
+  private void showSheet() {
+    if (!root.getChildren().contains(sheet)) {
+      root.getChildren().add(sheet);
+    }
+  }
+
+  private void hideSheet() {
+    root.getChildren().remove(sheet);
+    plan.section().requestFocus();
+  }
+
+  private void switchTheme() {
+    theme = theme.other();
+    folder.keepTheme(theme);
+    look();
+  }
+
+  private void scaleText(double by) {
+    textScale = Math.clamp(Math.round((textScale + by) * 10) / 10.0, 1, 1.5);
+    folder.keepTextScale(textScale);
+    look();
+  }
+
+  /** Offers the demo job, a new one or a file in place of the station. */
+  public void welcome() {
+    Welcome offer =
+        new Welcome(this::openDemo, this::newJob, this::open, folder.recent(), this::openFile);
+    welcome = Optional.of(offer);
+    frame.setCenter(offer);
+    seats.setVisible(false);
+    jobTitle.setVisible(false);
+  }
+
+  private void endWelcome() {
+    welcome = Optional.empty();
+    frame.setCenter(plan);
+    seats.setVisible(true);
+    jobTitle.setVisible(true);
+  }
+
+  /** Offers work that an earlier run could not save. */
+  public void offer(Recovery.Lost lost) {
+    Button restore = new Button("Take it up");
+    restore.setId("recover");
+    restore.setOnAction(
+        e -> {
+          hideBanner();
+          if (mayLeave()) {
+            endWelcome();
+            session.load(lost.document(), lost.file());
+            session.markUnsaved();
+            recovery.keep(session);
+            recovery.settle();
+            recovery.discard(lost);
+          }
+        });
+    Button drop = new Button("Drop it");
+    drop.setId("drop-recovery");
+    drop.setOnAction(
+        e -> {
+          recovery.discard(lost);
+          hideBanner();
+        });
+    say(
+        "Work on \""
+            + lost.document().job().name()
+            + "\" was not saved when the program last ended.",
+        "",
+        restore,
+        drop);
+  }
+
+  private void say(String words, String style, Button... buttons) {
+    bannerText.setText(words);
+    bannerText.setWrapText(true);
+    bannerText.setId("banner-text");
+    banner.getStyleClass().setAll("banner");
+    if (!style.isEmpty()) {
+      banner.getStyleClass().add(style);
+    }
+    banner.getChildren().setAll(bannerText);
+    banner.getChildren().addAll(buttons);
+    if (buttons.length == 0) {
+      Button close = new Button("✕");
+      close.setId("close-banner");
+      close.getStyleClass().add("icon-button");
+      close.setAccessibleText("Close the message");
+      close.setOnAction(e -> hideBanner());
+      banner.getChildren().add(close);
+    }
+    HBox.setHgrow(bannerText, Priority.ALWAYS);
+    bannerText.setMaxWidth(Double.MAX_VALUE);
+    banner.setVisible(true);
+    banner.setManaged(true);
+  }
+
+  private void hideBanner() {
+    banner.setVisible(false);
+    banner.setManaged(false);
+  }
+
+  /** Whether the open job may be left: it is saved, or the user says so. */
+  private boolean mayLeave() {
+    takeTyping();
+    if (!session.changed().get() || welcome.isPresent()) {
+      return true;
+    }
+    return switch (picker.unsaved(session.job().name())) {
+      case SAVE -> save();
+      case DROP -> true;
+      case STAY -> false;
+    };
+  }
+
+  private void take(JobDocument document, Optional<Path> file) {
+    hideBanner();
+    endWelcome();
+    session.load(document, file);
+    file.ifPresent(folder::keepRecent);
+    plan.section().fit();
+  }
+
+  private void newJob() {
+    if (mayLeave()) {
+      take(JobDocument.fresh(NewJob.of(session.units())), Optional.empty());
+    }
+  }
+
+  private void openDemo() {
+    if (mayLeave()) {
+      take(JobDocument.fresh(JobFile.demo()), Optional.empty());
+    }
+  }
+
+  private void open() {
+    picker.open().ifPresent(this::openFile);
+  }
+
+  /** Opens a job file; one that cannot be taken is said so and the open job stays. */
+  public void openFile(Path file) {
+    try {
+      JobDocument document = JobFile.read(file);
+      if (mayLeave()) {
+        take(document, Optional.of(file));
+      }
+    } catch (FileProblem e) {
+      say(e.getMessage(), "problem");
+    }
+  }
+
+  private boolean save() {
+    return session.file().get().map(this::saveTo).orElseGet(this::saveAs);
+  }
+
+  private boolean saveAs() {
+    return picker.save(fileName()).map(this::withExtension).map(this::saveTo).orElse(false);
+  }
+
+  private Path withExtension(Path file) {
+    String name = file.getFileName().toString();
+    return name.endsWith(JobFile.EXTENSION) ? file : file.resolveSibling(name + JobFile.EXTENSION);
+  }
+
+  private boolean saveTo(Path file) {
+    try {
+      session.save(file);
+      folder.keepRecent(file);
+      recovery.keep(session);
+      hideBanner();
+      return true;
+    } catch (FileProblem e) {
+      say(e.getMessage(), "problem");
+      return false;
+    }
+  }
+
+  private String fileName() {
+    return session.job().name().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9.]+", "-");
+  }
+
+  private void cutSheet() {
+    picker
+        .saveCutSheet(fileName())
+        .ifPresent(
+            file -> {
+              boolean csv = file.getFileName().toString().toLowerCase(Locale.ROOT).endsWith(".csv");
+              String text =
+                  csv ? CutSheetFile.csv(session.job()) : CutSheetFile.text(session.job());
+              try {
+                SafeFile.write(file, text.getBytes(StandardCharsets.UTF_8), false);
+                say("The cut sheet is in " + file, "preview");
+              } catch (FileProblem e) {
+                say(e.getMessage(), "problem");
+              }
+            });
+  }
+
+  private void close() {
+    if (mayLeave()) {
+      recovery.close();
+      stage.hide();
+    }
+  }
+}

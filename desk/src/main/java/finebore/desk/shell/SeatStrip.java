@@ -1,0 +1,107 @@
+package finebore.desk.shell;
+
+import finebore.desk.session.JobSession;
+import finebore.desk.theme.Palette;
+import finebore.desk.theme.Theme;
+import finebore.job.Engine.SeatPlace;
+import finebore.job.Group;
+import finebore.job.Job;
+import java.util.function.Supplier;
+import javafx.geometry.VPos;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.control.Button;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.shape.ArcType;
+import javafx.scene.text.TextAlignment;
+
+/**
+ * Every seat of the head as a small ring that fills clockwise as the work goes on: a fifth when it
+ * is found, two fifths when its plan differs from that.
+ */
+final class SeatStrip extends HBox {
+
+  private static final double SIZE = 34;
+
+  private final JobSession session;
+  private final Supplier<Palette> palette;
+
+  SeatStrip(JobSession session, Supplier<Palette> palette) {
+    super(1);
+    this.session = session;
+    this.palette = palette;
+    setId("seat-strip");
+    session.work().addListener((o, was, is) -> show());
+    show();
+  }
+
+  void show() {
+    var seats = session.job().engine().seats();
+    boolean rebuilt = getChildren().size() != seats.size() + session.job().engine().cylinders() - 1;
+    boolean hadFocus = getChildren().stream().anyMatch(n -> n.isFocused());
+    getChildren().clear();
+    int cylinder = 1;
+    for (SeatPlace place : seats) {
+      if (place.cylinder() != cylinder) {
+        cylinder = place.cylinder();
+        Region gap = new Region();
+        gap.setMinWidth(8);
+        getChildren().add(gap);
+      }
+      Button ring = ring(place);
+      getChildren().add(ring);
+      if (hadFocus && !rebuilt && place.equals(session.seat().get())) {
+        ring.requestFocus();
+      }
+    }
+  }
+
+  private Button ring(SeatPlace place) {
+    Canvas canvas = new Canvas(SIZE, SIZE);
+    paint(canvas.getGraphicsContext2D(), place);
+    Button button = new Button("", canvas);
+    button.setId("seat-" + place.label());
+    button.getStyleClass().add("seat-ring");
+    boolean planned = isPlanned(session.job(), place);
+    button.setAccessibleText(place.label() + ", found" + (planned ? " and planned" : ""));
+    button.setTooltip(
+        new Tooltip(
+            place.label()
+                + ": "
+                + place.port().word()
+                + " of cylinder "
+                + place.cylinder()
+                + (planned ? "; found and planned" : "; found")));
+    button.setOnAction(e -> session.select(place));
+    return button;
+  }
+
+  private static boolean isPlanned(Job job, SeatPlace place) {
+    Group group = job.group(place.port());
+    return !group.planned().equals(group.found());
+  }
+
+  private void paint(GraphicsContext g, SeatPlace place) {
+    Palette colours = palette.get();
+    boolean here = place.equals(session.seat().get());
+    double c = SIZE / 2;
+    double r = c - 4;
+    if (here) {
+      g.setFill(colours.blue());
+      g.fillOval(c - r + 2, c - r + 2, 2 * r - 4, 2 * r - 4);
+    }
+    g.setStroke(colours.line());
+    g.setLineWidth(4);
+    g.strokeOval(c - r, c - r, 2 * r, 2 * r);
+    double part = isPlanned(session.job(), place) ? 2 / 5.0 : 1 / 5.0;
+    g.setStroke(colours.blue());
+    g.strokeArc(c - r, c - r, 2 * r, 2 * r, 90, -360 * part, ArcType.OPEN);
+    g.setFill(here ? colours.panel() : colours.text());
+    g.setFont(Theme.boldFigures(place.label().length() > 2 ? 9 : 11));
+    g.setTextAlign(TextAlignment.CENTER);
+    g.setTextBaseline(VPos.CENTER);
+    g.fillText(place.label(), c, c);
+  }
+}

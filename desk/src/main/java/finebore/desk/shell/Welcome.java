@@ -1,0 +1,61 @@
+package finebore.desk.shell;
+
+import finebore.formats.JobFile;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+
+/** What the desk offers when there is no last job to open. */
+final class Welcome extends StackPane {
+
+  Welcome(
+      Runnable demo, Runnable fresh, Runnable open, List<Path> recent, Consumer<Path> openFile) {
+    setId("welcome");
+    Label title = new Label("Fine Bore");
+    title.getStyleClass().add("title");
+    Label about = new Label("Plan a valve seat and see what it does to low and mid-lift flow.");
+    about.getStyleClass().add("muted");
+    Button tryDemo = button("Open the demo job, " + JobFile.demo().name(), "welcome-demo", demo);
+    tryDemo.setDefaultButton(true);
+    VBox sheet =
+        new VBox(
+            10,
+            title,
+            about,
+            tryDemo,
+            button("Begin a new job", "welcome-new", fresh),
+            button("Open a job file ...", "welcome-open", open));
+    for (Path file : recent) {
+      sheet
+          .getChildren()
+          .add(
+              button(file.getFileName().toString(), "welcome-recent", () -> openFile.accept(file)));
+    }
+    Label caution =
+        new Label(
+            "Figures of flow are worked out, not measured. Metal cannot be put back, and valve, piston and casting "
+                + "clearances must be measured on the real engine. Local rules and inspection come first.");
+    caution.setWrapText(true);
+    caution.setMaxWidth(420);
+    caution.getStyleClass().addAll("muted", "small");
+    sheet.getChildren().add(caution);
+    sheet.getStyleClass().add("sheet");
+    sheet.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+    setAlignment(Pos.CENTER);
+    getChildren().add(sheet);
+  }
+
+  private static Button button(String words, String id, Runnable action) {
+    Button button = new Button(words);
+    button.setId(id);
+    button.setMaxWidth(Double.MAX_VALUE);
+    button.setOnAction(e -> action.run());
+    return button;
+  }
+}

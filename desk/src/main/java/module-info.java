@@ -1,0 +1,16 @@
+/** The desk: the window, its stations and its drawing. */
+module finebore.desk {
+  requires finebore.core;
+  requires finebore.formats;
+  requires finebore.cli;
+  requires info.picocli;
+  requires java.desktop;
+  requires java.logging;
+  requires javafx.controls;
+  requires javafx.swing;
+  requires atlantafx.base;
+
+  opens finebore.desk to
+      info.picocli,
+      javafx.graphics;
+}

@@ -1,0 +1,132 @@
+package finebore.formats;
+
+import finebore.job.Job;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.TokenStreamLocation;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.SerializationFeature;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * The job file: JSON, described in docs/job-format.md and by the schema that ships with the
+ * program.
+ *
+ * <p>A file is written beside its place, forced to disk and then moved over the old one, which is
+ * kept as {@code .bak}: at every moment there is a whole file. Reading never changes what is open:
+ * it gives a whole job or a {@link FileProblem}.
+ */
+public final class JobFile {
+
+  /** The ending of a job file's name. */
+  public static final String EXTENSION = ".finebore.json";
+
+  static final String FORMAT = "finebore-job";
+  static final int VERSION = 1;
+
+  /** Larger than any real job by far; a file beyond it is not one. */
+  private static final long MAX_BYTES = 64L << 20;
+
+  private static final JsonMapper MAPPER =
+      JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
+
+  private JobFile() {}
+
+  /**
+   * Reads a job file.
+   *
+   * @throws FileProblem naming the file, the place and what was expected
+   */
+  public static JobDocument read(Path file) throws FileProblem {
+    String text;
+    try {
+      if (Files.isDirectory(file)) {
+        throw new FileProblem(file + " is a folder, not a job file");
+      }
+      if (Files.size(file) > MAX_BYTES) {
+        throw new FileProblem(file + " is larger than any job file; it was not read");
+      }
+      text = Files.readString(file);
+    } catch (NoSuchFileException e) {
+      throw new FileProblem(file + " does not exist", e);
+    } catch (java.nio.charset.CharacterCodingException e) {
+      throw new FileProblem(file + " is not a job file: it is not UTF-8 text", e);
+    } catch (IOException e) {
+      throw new FileProblem(file + " cannot be read: " + e.getMessage(), e);
+    }
+    return parse(text, file.toString());
+  }
+
+  /** Reads a job from text; the name stands in messages. */
+  public static JobDocument parse(String text, String name) throws FileProblem {
+    JsonNode tree;
+    try {
+      tree = MAPPER.readTree(text);
+    } catch (JacksonException e) {
+      TokenStreamLocation at = e.getLocation();
+      String place =
+          at == null ? "" : " at line " + at.getLineNr() + ", column " + at.getColumnNr();
+      throw new FileProblem(
+          name + " is damaged or cut short" + place + ": " + e.getOriginalMessage(), e);
+    }
+    if (!(tree instanceof ObjectNode object)
+        || !FORMAT.equals(object.path("format").asString(""))) {
+      throw new FileProblem(
+          name + " is not a Fine Bore job: at format: expected \"" + FORMAT + "\"");
+    }
+    try {
+      Node root = new Node(object, "");
+      int version = root.at("version").whole();
+      if (version > VERSION) {
+        throw new FileProblem(
+            name
+                + " was written by a newer Fine Bore: at version: expected at most "
+                + VERSION
+                + ", found "
+                + version);
+      }
+      if (version < 1) {
+        throw new FileProblem(
+            name + ": at version: expected 1 to " + VERSION + ", found " + version);
+      }
+      return new JobDocument(JobReader.read(root), new JobDocument.Source(object));
+    } catch (Node.Misfit e) {
+      throw new FileProblem(name + ": " + e.getMessage(), e);
+    }
+  }
+
+  /** The job as text, with the unknown fields it came with. */
+  public static String text(JobDocument document) {
+    ObjectNode tree = JobWriter.write(document.job());
+    UnknownFields.carry(document.source().tree(), tree);
+    return MAPPER.writeValueAsString(tree) + "\n";
+  }
+
+  /**
+   * Writes a job file; the last good one is kept beside it with the ending .bak.
+   *
+   * @throws FileProblem if it cannot be written; the old file is then untouched
+   */
+  public static void write(JobDocument document, Path file) throws FileProblem {
+    SafeFile.write(file, text(document).getBytes(StandardCharsets.UTF_8), true);
+  }
+
+  /** The demo job that ships with the program. */
+  public static Job demo() {
+    String name = "demo/skarn-1.6" + EXTENSION;
+    try (InputStream in = JobFile.class.getResourceAsStream(name)) {
+      return parse(new String(in.readAllBytes(), StandardCharsets.UTF_8), name).job();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (FileProblem e) {
+      throw new IllegalStateException(e.getMessage(), e);
+    }
+  }
+}

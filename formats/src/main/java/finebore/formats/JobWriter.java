@@ -1,0 +1,133 @@
+package finebore.formats;
+
+import finebore.job.Engine;
+import finebore.job.Group;
+import finebore.job.Job;
+import finebore.job.Pairing;
+import finebore.job.TestPlan;
+import finebore.seat.Cut;
+import finebore.seat.Seat;
+import finebore.units.UnitSystem;
+import finebore.valve.Valve;
+import java.util.List;
+import java.util.OptionalDouble;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Writes a job as a JSON tree. */
+final class JobWriter {
+
+  private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
+
+  private JobWriter() {}
+
+  static String unitsName(UnitSystem units) {
+    return units == UnitSystem.METRIC ? "mm" : "inch";
+  }
+
+  static ObjectNode write(Job job) {
+    ObjectNode root = NODES.objectNode();
+    root.put("format", JobFile.FORMAT);
+    root.put("version", JobFile.VERSION);
+    ObjectNode n = root.putObject("job");
+    n.put("name", job.name());
+    n.put("purpose", job.purpose());
+    n.put("units", unitsName(job.units()));
+    n.put("practice", job.practice());
+    n.set("engine", engine(job.engine()));
+    n.set("intake", group(job.intake()));
+    n.set("exhaust", group(job.exhaust()));
+    n.set("test", test(job.test()));
+    n.put("notes", job.notes());
+    return root;
+  }
+
+  private static ObjectNode engine(Engine engine) {
+    ObjectNode n = NODES.objectNode();
+    n.put("cylinders", engine.cylinders());
+    n.put("intakesPerCylinder", engine.intakesPerCylinder());
+    n.put("exhaustsPerCylinder", engine.exhaustsPerCylinder());
+    n.put("boreMm", engine.boreMm());
+    n.put("strokeMm", engine.strokeMm());
+    n.put("rpm", engine.rpm());
+    optional(n, "targetHp", engine.targetHp());
+    optional(n, "valveSpacingMm", engine.valveSpacingMm());
+    return n;
+  }
+
+  private static ObjectNode group(Group group) {
+    ObjectNode n = NODES.objectNode();
+    n.set("found", pairing(group.found()));
+    n.set("planned", pairing(group.planned()));
+    ObjectNode cam = n.putObject("cam");
+    cam.put("maxLiftMm", group.cam().maxLiftMm());
+    cam.put("durationDeg", group.cam().durationDeg());
+    optional(n, "axisFromBoreMm", group.axisFromBoreMm());
+    optional(n, "retainerToSealMm", group.retainerToSealMm());
+    return n;
+  }
+
+  private static void optional(ObjectNode n, String field, OptionalDouble value) {
+    if (value.isPresent()) {
+      n.put(field, value.getAsDouble());
+    } else {
+      n.putNull(field);
+    }
+  }
+
+  private static ObjectNode pairing(Pairing pairing) {
+    ObjectNode n = NODES.objectNode();
+    n.set("seat", seat(pairing.seat()));
+    n.set("valve", valve(pairing.valve()));
+    return n;
+  }
+
+  private static ObjectNode seat(Seat seat) {
+    ObjectNode n = NODES.objectNode();
+    n.set("cuts", cuts(seat.cuts()));
+    n.put("sealingCut", seat.sealing() + 1);
+    n.put("outsideDiameterMm", seat.outsideDiameterMm());
+    n.put("depthMm", seat.depthMm());
+    n.put("throatDiameterMm", seat.throatDiameterMm());
+    n.put("throatLengthMm", seat.throatLengthMm());
+    n.put("bowlDiameterMm", seat.bowlDiameterMm());
+    n.put("bowlDepthMm", seat.bowlDepthMm());
+    n.put("roofAngleDeg", seat.roofAngleDeg());
+    return n;
+  }
+
+  private static ArrayNode cuts(List<Cut> cuts) {
+    ArrayNode list = NODES.arrayNode();
+    for (Cut cut : cuts) {
+      list.addObject().put("angleDeg", cut.angleDeg()).put("widthMm", cut.widthMm());
+    }
+    return list;
+  }
+
+  private static ObjectNode valve(Valve valve) {
+    ObjectNode n = NODES.objectNode();
+    n.put("headDiameterMm", valve.headDiameterMm());
+    n.put("marginMm", valve.marginMm());
+    n.put("faceAngleDeg", valve.faceAngleDeg());
+    n.put("faceWidthMm", valve.faceWidthMm());
+    n.set("backCuts", cuts(valve.backCuts()));
+    ObjectNode under = n.putObject("underhead");
+    under.put("angleDeg", valve.underhead().angleDeg());
+    under.put("filletRadiusMm", valve.underhead().filletRadiusMm());
+    n.put("stemDiameterMm", valve.stemDiameterMm());
+    n.put("edgeRadiusMm", valve.edgeRadiusMm());
+    return n;
+  }
+
+  private static ObjectNode test(TestPlan test) {
+    ObjectNode n = NODES.objectNode();
+    ArrayNode lifts = n.putArray("liftsMm");
+    test.liftsMm().forEach(lifts::add);
+    n.put("depressionPa", test.depressionPa());
+    ObjectNode bands = n.putObject("bands");
+    bands.put("lowTo", test.bands().lowTo());
+    bands.put("midTo", test.bands().midTo());
+    return n;
+  }
+}

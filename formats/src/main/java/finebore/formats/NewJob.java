@@ -1,0 +1,43 @@
+package finebore.formats;
+
+import finebore.flow.CamLift;
+import finebore.job.Engine;
+import finebore.job.Group;
+import finebore.job.Job;
+import finebore.job.Pairing;
+import finebore.job.TestPlan;
+import finebore.seat.Cut;
+import finebore.seat.Seat;
+import finebore.units.UnitSystem;
+import finebore.valve.Underhead;
+import finebore.valve.Valve;
+import java.util.List;
+import java.util.OptionalDouble;
+
+/**
+ * A job to begin with: a plain four-cylinder with middling valves, every number there to be
+ * overwritten.
+ */
+public final class NewJob {
+
+  private NewJob() {}
+
+  public static Job of(UnitSystem units) {
+    Group intake = group(40, 7, 0.87, 10);
+    Group exhaust = group(34, 7, 0.85, 10);
+    Engine engine =
+        new Engine(4, 1, 1, 84, 80, 6000, OptionalDouble.empty(), OptionalDouble.empty());
+    return new Job(
+        "New job", "", units, "road", engine, intake, exhaust, TestPlan.usual(units, 10), "");
+  }
+
+  private static Group group(double headMm, double stemMm, double throatShare, double liftMm) {
+    double throat = throatShare * headMm;
+    List<Cut> cuts = List.of(new Cut(30, 1), new Cut(45, 1.5), new Cut(60, 1.2));
+    Seat seat = new Seat(cuts, 1, headMm - 0.6, 8, throat, 2.5, throat + 1, 14, 12);
+    Valve valve = new Valve(headMm, 1.5, 45, 2.2, List.of(), new Underhead(15, 9), stemMm, 0);
+    Pairing pairing = new Pairing(seat, valve);
+    return new Group(
+        pairing, pairing, new CamLift(liftMm, 260), OptionalDouble.empty(), OptionalDouble.empty());
+  }
+}

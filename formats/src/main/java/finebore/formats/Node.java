@@ -1,0 +1,104 @@
+package finebore.formats;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.function.Function;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * A place in a JSON file that knows its own path, so that whatever is wrong is named by place,
+ * value and what was expected.
+ */
+record Node(JsonNode json, String path) {
+
+  /** What is wrong at a place; turned into a {@link FileProblem} at the file's border. */
+  static final class Misfit extends RuntimeException {
+    private static final long serialVersionUID = 1L;
+
+    Misfit(String message) {
+      super(message);
+    }
+  }
+
+  private Misfit misfit(String expected) {
+    String shown = json == null || json.isMissingNode() ? "missing" : shorten(json.toString());
+    return new Misfit("at " + path + ": expected " + expected + ", found " + shown);
+  }
+
+  private static String shorten(String text) {
+    return text.length() > 60 ? text.substring(0, 57) + "..." : text;
+  }
+
+  Node at(String field) {
+    if (!json.isObject()) {
+      throw misfit("an object");
+    }
+    JsonNode child = json.get(field);
+    return new Node(child, path.isEmpty() ? field : path + "." + field);
+  }
+
+  boolean isAbsent() {
+    return json == null || json.isNull();
+  }
+
+  String text() {
+    if (json == null || !json.isString()) {
+      throw misfit("a text");
+    }
+    return json.stringValue();
+  }
+
+  double number() {
+    if (json == null || !json.isNumber() || !Double.isFinite(json.doubleValue())) {
+      throw misfit("a number");
+    }
+    return json.doubleValue();
+  }
+
+  int whole() {
+    if (json == null || !json.isIntegralNumber() || !json.canConvertToInt()) {
+      throw misfit("a whole number");
+    }
+    return json.intValue();
+  }
+
+  OptionalDouble optionalNumber() {
+    return isAbsent() ? OptionalDouble.empty() : OptionalDouble.of(number());
+  }
+
+  <T> List<T> list(Function<Node, T> reader) {
+    if (json == null || !json.isArray()) {
+      throw misfit("a list");
+    }
+    List<T> list = new ArrayList<>();
+    for (int k = 0; k < json.size(); k++) {
+      list.add(reader.apply(new Node(json.get(k), path + "[" + k + "]")));
+    }
+    return list;
+  }
+
+  <E extends Enum<E>> E oneOf(E[] values, Function<E, String> name) {
+    String text = text();
+    List<String> names = new ArrayList<>();
+    for (E value : values) {
+      if (name.apply(value).equals(text)) {
+        return value;
+      }
+      names.add(name.apply(value));
+    }
+    throw misfit("one of " + String.join(", ", names));
+  }
+
+  /** Builds a record from this place; a broken invariant is reported with the place. */
+  <T> T build(Function<Node, T> reader) {
+    if (json == null || !json.isObject()) {
+      throw misfit("an object");
+    }
+    try {
+      return reader.apply(this);
+    } catch (IllegalArgumentException e) {
+      throw new Misfit("at " + path + ": " + e.getMessage());
+    }
+  }
+}

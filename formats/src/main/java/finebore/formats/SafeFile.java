@@ -1,0 +1,82 @@
+package finebore.formats;
+
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.channels.FileChannel;
+import java.nio.file.AtomicMoveNotSupportedException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
+
+/** Writes a file so that at every moment a whole one stands in its place. */
+public final class SafeFile {
+
+  private SafeFile() {}
+
+  /**
+   * Writes bytes to a temporary file beside the place, forces them to disk and moves it there.
+   *
+   * @param keepLast whether the file that stood there is kept with the ending .bak
+   * @throws FileProblem if it cannot be written; what stood there is untouched
+   */
+  public static void write(Path file, byte[] bytes, boolean keepLast) throws FileProblem {
+    Path target = file.toAbsolutePath();
+    Path temporary = null;
+    try {
+      temporary = Files.createTempFile(target.getParent(), "." + target.getFileName(), ".part");
+      try (FileChannel channel = FileChannel.open(temporary, StandardOpenOption.WRITE)) {
+        ByteBuffer buffer = ByteBuffer.wrap(bytes);
+        while (buffer.hasRemaining()) {
+          channel.write(buffer);
+        }
+        channel.force(true);
+      }
+      if (keepLast && Files.exists(target)) {
+        Path last = target.resolveSibling(target.getFileName() + ".bak");
+        Files.copy(target, last, StandardCopyOption.REPLACE_EXISTING);
+      }
+      move(temporary, target);
+      forceFolder(target.getParent());
+    } catch (IOException e) {
+      discard(temporary);
+      throw new FileProblem(file + " cannot be written: " + reason(e), e);
+    }
+  }
+
+  private static String reason(IOException e) {
+    return e instanceof java.nio.file.NoSuchFileException
+        ? "its folder does not exist"
+        : e instanceof java.nio.file.AccessDeniedException
+            ? "no permission"
+            : String.valueOf(e.getMessage());
+  }
+
+  private static void move(Path from, Path to) throws IOException {
+    try {
+      Files.move(from, to, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+    } catch (AtomicMoveNotSupportedException e) {
+      Files.move(from, to, StandardCopyOption.REPLACE_EXISTING);
+    }
+  }
+
+  /** The move itself must reach the disk too; not every system lets a folder be forced. */
+  private static void forceFolder(Path folder) {
+    try (FileChannel channel = FileChannel.open(folder, StandardOpenOption.READ)) {
+      channel.force(true);
+    } catch (IOException e) {
+      // Windows does not open folders; the file itself has been forced.
+      return;
+    }
+  }
+
+  private static void discard(Path temporary) {
+    if (temporary != null) {
+      try {
+        Files.deleteIfExists(temporary);
+      } catch (IOException e) {
+        temporary.toFile().deleteOnExit();
+      }
+    }
+  }
+}

@@ -1,0 +1,69 @@
+package finebore.formats;
+
+import java.util.Map;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * Carries fields that this version does not know from a file as read into the file as written.
+ * Every field it knows is always written, so what the new tree lacks is unknown. Objects in a list
+ * keep theirs by their known content first, by their place otherwise.
+ */
+final class UnknownFields {
+
+  private UnknownFields() {}
+
+  static void carry(JsonNode from, JsonNode to) {
+    if (from instanceof ObjectNode source && to instanceof ObjectNode target) {
+      for (Map.Entry<String, JsonNode> field : source.properties()) {
+        JsonNode known = target.get(field.getKey());
+        if (known == null) {
+          target.set(field.getKey(), field.getValue());
+        } else {
+          carry(field.getValue(), known);
+        }
+      }
+    } else if (from instanceof ArrayNode source && to instanceof ArrayNode target) {
+      boolean[] taken = new boolean[source.size()];
+      boolean[] done = new boolean[target.size()];
+      for (int k = 0; k < target.size(); k++) {
+        int match = matching(source, taken, target.get(k), k);
+        if (match >= 0) {
+          taken[match] = true;
+          done[k] = true;
+          carry(source.get(match), target.get(k));
+        }
+      }
+      for (int k = 0; k < Math.min(target.size(), source.size()); k++) {
+        if (!done[k] && !taken[k]) {
+          carry(source.get(k), target.get(k));
+        }
+      }
+    }
+  }
+
+  private static int matching(ArrayNode source, boolean[] taken, JsonNode wanted, int place) {
+    if (place < source.size() && !taken[place] && agrees(source.get(place), wanted)) {
+      return place;
+    }
+    for (int k = 0; k < source.size(); k++) {
+      if (!taken[k] && agrees(source.get(k), wanted)) {
+        return k;
+      }
+    }
+    return -1;
+  }
+
+  /** Whether everything in the new node stands the same in the old one. */
+  private static boolean agrees(JsonNode old, JsonNode written) {
+    if (old instanceof ObjectNode a && written instanceof ObjectNode b) {
+      return b.properties().stream()
+          .allMatch(f -> a.has(f.getKey()) && agrees(a.get(f.getKey()), f.getValue()));
+    }
+    if (old.isNumber() && written.isNumber()) {
+      return old.doubleValue() == written.doubleValue();
+    }
+    return old.equals(written);
+  }
+}
