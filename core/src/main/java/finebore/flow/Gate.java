@@ -21,8 +21,8 @@ import finebore.section.Surface.Part;
  * @param onValve its edge on the lifted valve
  * @param metalSegment stretch of the metal profile that holds the edge
  * @param valveSegment stretch of the valve profile that holds the edge
- * @param metalSurface the surface of the head there
- * @param valveSurface the surface of the valve there
+ * @param metalPlace where that is in words: "the 45", or "the 30/45 edge"
+ * @param valvePlace the same for the valve
  */
 public record Gate(
     double areaMm2,
@@ -30,8 +30,8 @@ public record Gate(
     Point onValve,
     int metalSegment,
     int valveSegment,
-    Surface metalSurface,
-    Surface valveSurface) {
+    String metalPlace,
+    String valvePlace) {
 
   /** The rim of a valve head: the outer fifth of its radius, which holds face and back cuts. */
   private static final double RIM = 0.8;
@@ -43,7 +43,7 @@ public record Gate(
 
   /** Where it sits, in words: "between the 45 and the back cut". */
   public String place() {
-    return "between " + metalSurface.name() + " and " + valveSurface.name();
+    return "between " + metalPlace + " and " + valvePlace;
   }
 
   /**
@@ -201,8 +201,30 @@ public record Gate(
           bestQ,
           bestMetal,
           bestValve,
-          metal.surfaces().get(bestMetal),
-          valve.surfaces().get(bestValve));
+          placeOn(metal, bestMetal, bestP),
+          placeOn(valve, bestValve, bestQ));
+    }
+
+    /** Along an upright throat every height is the same, so its edge is not worth a word. */
+    private static String placeOn(Profile wall, int segment, Point at) {
+      Surface here = wall.surfaces().get(segment);
+      int beside =
+          at.equals(wall.start(segment))
+              ? segment - 1
+              : at.equals(wall.end(segment)) ? segment + 1 : segment;
+      if (beside == segment || beside < 0 || beside >= wall.segmentCount()) {
+        return here.name();
+      }
+      Surface there = wall.surfaces().get(beside);
+      if (here.part() == Part.THROAT || there.name().equals(here.name())) {
+        return here.name();
+      }
+      if (there.part() == Part.THROAT) {
+        return there.name();
+      }
+      Surface first = beside < segment ? there : here;
+      Surface second = beside < segment ? here : there;
+      return first.name() + "/" + second.name().replaceFirst("^the ", "") + " edge";
     }
   }
 }

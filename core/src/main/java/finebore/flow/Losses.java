@@ -130,12 +130,12 @@ public record Losses(
       }
       add(
           Cause.FRICTION,
-          curtain.metalSurface().name(),
+          metal.surfaces().get(curtain.metalSegment()).name(),
           curtain.onMetal(),
           k.friction() * land / gap * perGate);
       add(
           Cause.RECOVERY,
-          curtain.metalSurface().name(),
+          metal.surfaces().get(curtain.metalSegment()).name(),
           curtain.onMetal(),
           -filled * k.recovery() * widening(land) * perGate);
       ridges();
@@ -301,14 +301,13 @@ public record Losses(
     private void turnOutOfThroat() {
       Turning.Walk toThroat = new Turning.Walk(metal, curtain.metalSegment(), curtain.onMetal(), 1);
       Turning turning =
-          Turning.taut(
-              toThroat, new Turning.Stream(intake ? stream : stream + Math.PI, true, 1), 1e9);
+          Turning.taut(toThroat, new Turning.Stream(leaving(), true, 1), toThroatEnd());
       double d = Math.min(turning.total(), Math.PI);
       double throatArea = setting.throatAreaMm2();
       // A stream that still speeds up on its way to the gate turns almost for nothing.
       double coasting = Math.pow(curtain.areaMm2() / throatArea, 2);
       double turnLoss =
-          k.turn() * (1 - Math.cos(d)) * Math.min(coasting, 1.5) / (throatArea * throatArea);
+          k.turn() * (1 - Math.cos(d)) * Math.min(coasting, 1) / (throatArea * throatArea);
       spread(Cause.BEND, turning, metal, Double.POSITIVE_INFINITY, turnLoss);
 
       double area =
@@ -326,6 +325,42 @@ public record Losses(
               Math.pow(gateResistance, k.merge()) + Math.pow(lipResistance, k.merge()),
               1 / k.merge());
       spread(Cause.LIP, turning, metal, Double.POSITIVE_INFINITY, joined - gateResistance);
+    }
+
+    /**
+     * Direction of the stream past the seat, outward. At high lift the gate lies ever flatter, but
+     * the stream does not: it leaves no flatter than half the seat's angle (fitted with the rest).
+     */
+    private double leaving() {
+      double outward = intake ? stream : stream + Math.PI;
+      double seatAngle = 0;
+      for (int i = 0; i < metal.segmentCount(); i++) {
+        if (metal.surfaces().get(i).part() == Part.CUT
+            && metal.surfaces().get(i).index() == setting.sealing()) {
+          seatAngle =
+              Math.atan2(
+                  metal.start(i).z() - metal.end(i).z(), metal.start(i).r() - metal.end(i).r());
+        }
+      }
+      return Math.max(Math.atan2(Math.sin(outward), Math.cos(outward)), seatAngle / 2);
+    }
+
+    /**
+     * Length of wall from the gate to where the throat ends; the bowl behind it belongs to the
+     * port.
+     */
+    private double toThroatEnd() {
+      double length = 0;
+      Point at = curtain.onMetal();
+      for (int i = curtain.metalSegment(); i < metal.segmentCount(); i++) {
+        if (metal.surfaces().get(i).part() == Part.BOWL && length > 0) {
+          break;
+        }
+        length += at.distanceTo(metal.end(i));
+        at = metal.end(i);
+      }
+      // A hair short, so that the walk does not look round the corner.
+      return length * (1 - 1e-9);
     }
 
     private Point throatEdge() {

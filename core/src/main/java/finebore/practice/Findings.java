@@ -32,6 +32,9 @@ public final class Findings {
   /** A width below which a shortfall of a cut is not worth a word, mm. */
   private static final double NEGLIGIBLE_MM = 0.05;
 
+  /** A fall of flow below this is within what benches repeat to. */
+  private static final double WORTH_SAYING = 0.01;
+
   private final SeatStudy study;
   private final Practice practice;
   private final Port port;
@@ -255,7 +258,7 @@ public final class Findings {
     for (int k = 1; k < curve.points().size(); k++) {
       LiftPoint before = curve.points().get(k - 1);
       LiftPoint at = curve.points().get(k);
-      if (at.flowM3s() < before.flowM3s() * (1 - 1e-6)) {
+      if (at.flowM3s() < before.flowM3s() * (1 - WORTH_SAYING)) {
         add(
             Severity.NOTE,
             "flow",

@@ -38,7 +38,7 @@ public enum ReadingKind {
       "How far the valve head stands out past the seat's outside edge, on the radius."),
   VALVE_HEIGHT(
       "valveHeight",
-      "Valve to head face",
+      "Valve height",
       Quantity.LENGTH,
       "Height of the seated valve's margin edge; negative is below the head face."),
   SINK(

@@ -37,6 +37,7 @@ final class BackCutEditor extends VBox {
     add.setOnAction(e -> add());
     getChildren().addAll(list, problem, add);
     session.work().addListener((o, was, is) -> show());
+    say("");
     show();
   }
 

@@ -101,6 +101,7 @@ final class CutStackEditor extends VBox {
       seals.setAccessibleText(name + " seals");
       seals.setTooltip(new Tooltip("The cut that carries the valve"));
       seals.setOnAction(e -> seal());
+      seals.setStyle("-fx-padding: 4 0 0 0;");
       HBox.setHgrow(width, Priority.ALWAYS);
       HBox line = new HBox(3, seals, angle, width, up, down, remove);
       line.setAlignment(Pos.TOP_LEFT);

@@ -44,7 +44,7 @@ final class EditorColumn extends VBox {
     pairing
         .getChildren()
         .addAll(
-            heading("CUTS, chamber to port; the dot marks the one that seals"),
+            heading("CUTS, chamber to port"),
             new CutStackEditor(session),
             heading("SEAT, THROAT, BOWL"),
             seatFields(),

@@ -63,9 +63,9 @@ public final class FindingsPane extends VBox {
               Button button = new Button("Try it: " + cure.words(session.units()));
               button.setId("try-" + number);
               button.setWrapText(true);
-              button.setMaxWidth(220);
+              button.setMaxWidth(250);
               button.setMinHeight(Region.USE_PREF_SIZE);
-              button.setMinWidth(150);
+              button.setMinWidth(200);
               button.setOnAction(e -> session.tryCure(cure));
               row.getChildren().add(button);
             });

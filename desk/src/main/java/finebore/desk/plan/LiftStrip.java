@@ -229,19 +229,16 @@ public final class LiftStrip extends Region {
           g.fillRect(x, size() * 1.8, width, h - size() * 1.8 - 1);
         }
         FlowChange.Mean mean = change.bands().get(band);
-        text(
-            g,
+        String words =
             band.name().toLowerCase(Locale.ROOT)
                 + "  "
                 + UnitSystem.signed(shown(mean.changeM3s()), 1)
                 + "  "
                 + UnitSystem.signed(100 * mean.share(), 1)
-                + " %",
-            x + width / 2,
-            size() * 2.7,
-            colours.text(),
-            TextAlignment.CENTER,
-            true);
+                + " %";
+        double half = words.length() * size() * 0.31;
+        double middle = Math.min(x + width / 2, w - half - 6);
+        text(g, words, middle, size() * 2.7, colours.text(), TextAlignment.CENTER, true);
         from = k;
       }
     }

@@ -28,6 +28,7 @@ public final class ReadingsPane extends ScrollPane {
     this.session = session;
     setId("readings");
     setFitToWidth(true);
+    setFitToHeight(true);
     rows.getStyleClass().addAll("column", "right-column");
     setContent(rows);
     session.work().addListener((o, was, is) -> show());

@@ -13,6 +13,7 @@ import finebore.formats.JobFile;
 import finebore.formats.NewJob;
 import finebore.formats.SafeFile;
 import finebore.job.Job;
+import finebore.units.UnitSystem;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.Locale;
@@ -53,7 +54,8 @@ public final class MainWindow {
   private final SeatStrip seats;
   private final Label jobTitle = new Label();
   private final MenuButton jobMenu = new MenuButton("Job");
-  private final ToggleButton units = new ToggleButton();
+  private final ToggleButton millimetres = new ToggleButton("mm");
+  private final ToggleButton inches = new ToggleButton("in");
   private final Label bannerText = new Label();
   private final HBox banner = new HBox(10);
   private final ShortcutSheet sheet = new ShortcutSheet(this::hideSheet);
@@ -133,9 +135,19 @@ public final class MainWindow {
     jobMenu.setId("job-menu");
     jobMenu.setOnShowing(e -> fillJobMenu());
     fillJobMenu();
-    units.setId("units");
-    units.setTooltip(new Tooltip("Inches or millimetres (U)"));
-    units.setOnAction(e -> session.switchUnits());
+    for (ToggleButton unit : new ToggleButton[] {millimetres, inches}) {
+      unit.setId("units-" + unit.getText());
+      unit.setTooltip(new Tooltip("Inches or millimetres (U)"));
+      unit.setMinWidth(Region.USE_PREF_SIZE);
+      unit.setOnAction(
+          e -> {
+            if ((session.units() == UnitSystem.METRIC) != (unit == millimetres)) {
+              session.switchUnits();
+            }
+            show();
+          });
+    }
+    HBox units = new HBox(millimetres, inches);
     units.setMinWidth(Region.USE_PREF_SIZE);
     Button undo = button("↶", "undo", "Undo (Ctrl Z)", session::undo);
     undo.disableProperty().bind(session.canUndo().not());
@@ -221,8 +233,8 @@ public final class MainWindow {
         new Tooltip(
             session.file().get().map(Path::toString).orElse("not in a file yet")
                 + (session.changed().get() ? "; changed since" : "")));
-    units.setText(job.units().length().symbol());
-    units.setSelected(false);
+    millimetres.setSelected(job.units() == UnitSystem.METRIC);
+    inches.setSelected(job.units() == UnitSystem.INCH);
     stage.setTitle(job.name() + (session.changed().get() ? " *" : "") + " - Fine Bore");
   }
 
