@@ -44,6 +44,6 @@ public record LossCoefficients(
   /** Fitted to the orientation figures in docs/model.md; differences to them stand there. */
   public static final LossCoefficients FITTED =
       new LossCoefficients(
-          1.13, 0.021, 0.97, 0.70, 0.20, 1.5, 0.37, 0.0586, 0.664, 1.6, 0.043, 0.547, 3.83, 1.147,
-          5.0, 0.339, 2.73);
+          0.953, 0.973, 3.0, 0.80, 0.20, 1.5, 0.35, 0.060, 1.086, 1.90, 0.0326, 0.502, 2.87, 2.40,
+          6.0, 0.342, 2.62);
 }

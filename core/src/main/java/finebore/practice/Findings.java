@@ -187,7 +187,7 @@ public final class Findings {
   private void cutsThatComeShort() {
     List<String> short_ = new ArrayList<>();
     for (ShownCut shown : study.seat().shown()) {
-      if (shown.index() > seat.sealing() && shown.isShort(NEGLIGIBLE_MM)) {
+      if (shown.index() > seat.sealing() && shown.isShort()) {
         short_.add(
             shown.neverTouches()
                 ? shown.cut().spoken() + " never shows"
@@ -196,7 +196,7 @@ public final class Findings {
                     + mm(shown.shownMm())
                     + " left of "
                     + mm(shown.cut().widthMm()));
-      } else if (shown.index() < seat.sealing() && shown.isShort(NEGLIGIBLE_MM)) {
+      } else if (shown.index() < seat.sealing() && shown.isShort()) {
         add(
             Severity.NOTE,
             shown.cut().spoken(),
@@ -245,7 +245,7 @@ public final class Findings {
   /** The last cut trimmed to what there is room for. */
   private Optional<Cure> roomForCuts() {
     return study.seat().shown().stream()
-        .filter(s -> s.index() > seat.sealing() && s.shownMm() > 0 && s.isShort(NEGLIGIBLE_MM))
+        .filter(s -> s.index() > seat.sealing() && s.shownMm() > 0 && s.isShort())
         .findFirst()
         .map(s -> new Cure.ChangeCut(s.index(), s.cut().withWidth(s.shownMm()), s.cut().spoken()));
   }

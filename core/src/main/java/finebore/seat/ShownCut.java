@@ -9,9 +9,12 @@ package finebore.seat;
  */
 public record ShownCut(int index, Cut cut, double shownMm) {
 
-  /** Whether the cut came in with less than its asked width, or not at all. */
-  public boolean isShort(double toleranceMm) {
-    return cut.widthMm() - shownMm > toleranceMm;
+  /** A shortfall below this is not worth a word, mm. */
+  private static final double NEGLIGIBLE_MM = 0.05;
+
+  /** Whether the cut came in with clearly less than its asked width, or not at all. */
+  public boolean isShort() {
+    return cut.widthMm() - shownMm > NEGLIGIBLE_MM || neverTouches();
   }
 
   /** Whether a cut that was asked for does not show at all. */

@@ -148,7 +148,7 @@ final class CutStackEditor extends VBox {
       String words =
           shown.neverTouches()
               ? "never touches"
-              : shown.isShort(0.005)
+              : shown.isShort()
                   ? session.units().lengthText(shown.shownMm()) + " of it shows"
                   : "";
       remark.setText(words);

@@ -75,7 +75,7 @@ final class DimensionPainter {
         }
         continue;
       }
-      String was = shown.isShort(0.005) ? " of " + mm(shown.cut().widthMm()) : "";
+      String was = shown.isShort() ? " of " + mm(shown.cut().widthMm()) : "";
       Color colour = seals ? palette.blue() : was.isEmpty() ? palette.text() : palette.amber();
       labels.add(
           want(

@@ -149,6 +149,7 @@ public final class MainWindow {
     }
     HBox units = new HBox(millimetres, inches);
     units.setMinWidth(Region.USE_PREF_SIZE);
+    units.setAlignment(Pos.CENTER);
     Button undo = button("↶", "undo", "Undo (Ctrl Z)", session::undo);
     undo.disableProperty().bind(session.canUndo().not());
     Button redo = button("↷", "redo", "Redo (Ctrl Shift Z)", session::redo);

@@ -1,0 +1,96 @@
+package finebore.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import picocli.CommandLine;
+
+class CommandsTest {
+
+  @TempDir private Path folder;
+  private Path job;
+  private final StringWriter out = new StringWriter();
+  private final StringWriter err = new StringWriter();
+
+  private int run(String... arguments) {
+    CommandLine line = Commands.commandLine();
+    line.setOut(new PrintWriter(out));
+    line.setErr(new PrintWriter(err));
+    return line.execute(arguments);
+  }
+
+  @BeforeEach
+  void writeTheExample() {
+    job = folder.resolve("skarn.finebore.json");
+    assertThat(run("example", job.toString())).isZero();
+    out.getBuffer().setLength(0);
+  }
+
+  @Test
+  void studiesPlannedIntakesUnlessToldOtherwise() {
+    assertThat(run("study", job.toString())).isZero();
+    assertThat(out.toString()).startsWith("Skarn 1.6, intake seats as planned");
+    assertThat(
+            run(
+                "study",
+                job.toString(),
+                "--group",
+                "exhaust",
+                "--plan",
+                "found",
+                "--format",
+                "csv"))
+        .isZero();
+    assertThat(out.toString()).contains("section,item,lift_mm,value,unit,remark");
+    assertThat(err.toString()).isEmpty();
+  }
+
+  @Test
+  void writesCutSheets() throws IOException {
+    Path text = folder.resolve("sheet.txt");
+    Path csv = folder.resolve("sheet.csv");
+    assertThat(run("cutsheet", job.toString(), "-o", text.toString())).isZero();
+    assertThat(run("cutsheet", job.toString(), "-o", csv.toString())).isZero();
+    assertThat(Files.readString(text)).startsWith("CUT SHEET  Skarn 1.6, hill climb");
+    assertThat(Files.readString(csv))
+        .startsWith("group,seats,step,tool,setting,value,check,caution");
+  }
+
+  private void failsWithOneLine(String expected, String... arguments) {
+    err.getBuffer().setLength(0);
+    assertThat(run(arguments)).isNotZero();
+    assertThat(err.toString().strip().lines())
+        .hasSize(1)
+        .first()
+        .asString()
+        .startsWith("finebore: ")
+        .contains(expected);
+  }
+
+  @Test
+  void badInputGetsOneClearLine() throws IOException {
+    failsWithOneLine("does not exist", "study", folder.resolve("none").toString());
+    failsWithOneLine("--format", "study", job.toString(), "--format", "pdf");
+    failsWithOneLine("intake, exhaust", "study", job.toString(), "--group", "left");
+    failsWithOneLine(
+        "expected a name that ends in .csv or .txt", "cutsheet", job.toString(), "-o", "x.pdf");
+    failsWithOneLine("Missing required option", "cutsheet", job.toString());
+    failsWithOneLine(
+        "its folder does not exist",
+        "cutsheet",
+        job.toString(),
+        "-o",
+        folder.resolve("no/x.csv").toString());
+    failsWithOneLine("Missing required parameter", "study");
+    failsWithOneLine("Unmatched argument", "stud");
+    Files.writeString(job, Files.readString(job).substring(0, 200));
+    failsWithOneLine("damaged or cut short at line", "study", job.toString());
+  }
+}

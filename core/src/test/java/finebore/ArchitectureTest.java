@@ -1,0 +1,78 @@
+package finebore;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import org.junit.jupiter.api.Test;
+
+/** The core computes and does nothing else, and its rooms stand on each other one way. */
+class ArchitectureTest {
+
+  private static final JavaClasses CORE =
+      new ClassFileImporter()
+          .withImportOption(new ImportOption.DoNotIncludeTests())
+          .importPackages("finebore");
+
+  @Test
+  void noInterfaceNoFilesNoClockNoThreadsNoLogging() {
+    noClasses()
+        .should()
+        .dependOnClassesThat()
+        .resideInAnyPackage(
+            "javafx..",
+            "java.awt..",
+            "javax.swing..",
+            "java.io..",
+            "java.nio..",
+            "java.net..",
+            "java.time..",
+            "java.util.concurrent..",
+            "java.util.logging..",
+            "finebore.formats..",
+            "finebore.cli..",
+            "finebore.desk..")
+        .check(CORE);
+    noClasses().should().accessClassesThat().haveFullyQualifiedName("java.lang.System").check(CORE);
+    noClasses().should().accessClassesThat().haveFullyQualifiedName("java.lang.Thread").check(CORE);
+  }
+
+  @Test
+  void roomsHaveNoCircles() {
+    slices().matching("finebore.(*)..").should().beFreeOfCycles().check(CORE);
+  }
+
+  @Test
+  void theSectionKnowsNothingAboveIt() {
+    classes()
+        .that()
+        .resideInAPackage("finebore.section..")
+        .should()
+        .onlyDependOnClassesThat()
+        .resideInAnyPackage("finebore.section..", "java..")
+        .check(CORE);
+    noClasses()
+        .that()
+        .resideInAnyPackage(
+            "finebore.flow..", "finebore.cutting..", "finebore.seat..", "finebore.valve..")
+        .should()
+        .dependOnClassesThat()
+        .resideInAnyPackage("finebore.job..", "finebore.study..", "finebore.practice..")
+        .check(CORE);
+  }
+
+  @Test
+  void namesSayWhatTheyAre() {
+    noClasses()
+        .should()
+        .haveSimpleNameEndingWith("Util")
+        .orShould()
+        .haveSimpleNameEndingWith("Helper")
+        .orShould()
+        .haveSimpleNameEndingWith("Manager")
+        .check(CORE);
+  }
+}

@@ -1,0 +1,115 @@
+package finebore.cutting;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import finebore.Samples;
+import finebore.cutting.Seating.Seated;
+import finebore.seat.Cut;
+import finebore.seat.Seat;
+import finebore.seat.SeatSection;
+import finebore.section.Profile;
+import finebore.section.Surface.Part;
+import finebore.section.Tolerance;
+import finebore.valve.Valve;
+import finebore.valve.ValveSection;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import org.junit.jupiter.api.Test;
+
+class SeatingTest {
+
+  private static Seating seat(Seat seat, Valve valve, double film) {
+    return Seating.of(
+        SeatSection.of(seat, Tolerance.FINE),
+        ValveSection.of(valve, Tolerance.FINE),
+        film,
+        Tolerance.FINE);
+  }
+
+  private static Seated seated(Seat seat, Valve valve) {
+    return (Seated) seat(seat, valve, Seating.INK_FILM_MM);
+  }
+
+  @Test
+  void equalAnglesTouchInABand() {
+    Seated s = seated(Samples.fourAngles(0.89), Samples.plainValve());
+    // Face and seat share a cone: the valve's margin edge at r = 21 stands 0.375 mm above the
+    // seat's edge at 20.625.
+    assertThat(s.restMm()).isCloseTo(-10 + 0.375, within(1e-9));
+    assertThat(s.contact().widthMm()).isBetween(1.2, 1.25);
+    assertThat(s.contact().on().getFirst().name()).isEqualTo("the 45");
+    assertThat(s.contact().intendedShare()).isGreaterThan(0.95);
+    assertThat(s.contact().fromMarginMm()).isCloseTo(0.375 * Math.sqrt(2), within(0.03));
+    double middle = s.contact().fromMarginMm() + s.contact().widthMm() / 2;
+    assertThat(s.contact().centre()).isCloseTo(middle / 2.4, within(1e-9));
+  }
+
+  @Test
+  void interferenceTouchesInANarrowRingAtTheOutside() {
+    Seated s = seated(Samples.fourAngles(0.89), Samples.plainValve().withFace(44, 2.4));
+    // The gap opens by tan(1 degree) along the face: 5 um are reached after 0.29 mm.
+    assertThat(s.contact().widthMm()).isCloseTo(0.005 / Math.tan(Math.toRadians(1)), within(0.03));
+    assertThat(s.contact().outsideDiameterMm()).isCloseTo(41.25, within(0.05));
+    Seated other = seated(Samples.fourAngles(0.89), Samples.plainValve().withFace(46, 2.4));
+    assertThat(other.contact().insideDiameterMm())
+        .isCloseTo(41.25 - 2.4 * Math.sqrt(0.5), within(0.04));
+  }
+
+  @Test
+  void aThickerFilmShowsAWiderRing() {
+    Valve valve = Samples.plainValve().withFace(44.5, 2.4);
+    Seated ink = (Seated) seat(Samples.fourAngles(0.89), valve, 0.002);
+    Seated worn = (Seated) seat(Samples.fourAngles(0.89), valve, 0.006);
+    assertThat(worn.contact().widthMm()).isGreaterThan(2 * ink.contact().widthMm());
+    assertThat(worn.restMm()).isEqualTo(ink.restMm());
+    assertThatThrownBy(() -> seat(Samples.fourAngles(0.89), valve, 0))
+        .hasMessageContaining("marking film");
+  }
+
+  @Test
+  void tellsWhenSomethingElseCarriesTheValve() {
+    Seat shallowStep = Samples.oneSharpAngle().withoutCut(1);
+    Seated s = seated(shallowStep, Samples.plainValve());
+    assertThat(s.contact().on().getFirst().part()).isEqualTo(Part.SHOULDER);
+    assertThat(s.contact().intendedShare()).isLessThan(0.1);
+  }
+
+  @Test
+  void aSmallValveFallsThrough() {
+    assertThat(seat(Samples.fourAngles(0.89), Samples.plainValve().withHeadDiameter(37), 0.005))
+        .isInstanceOf(Seating.FallsThrough.class);
+  }
+
+  @Test
+  void aNarrowSeatWidthGoesStraightIntoTheContact() {
+    Seat narrow = Samples.fourAngles(0.85).withCut(1, new Cut(45, 0.6));
+    assertThat(seated(narrow, Samples.plainValve()).contact().widthMm()).isBetween(0.6, 0.65);
+  }
+
+  @Property
+  void theContactTouchesAndNothingCutsIn(
+      @ForAll @DoubleRange(min = 40, max = 44) double head,
+      @ForAll @DoubleRange(min = 43, max = 47) double face,
+      @ForAll @DoubleRange(min = 20, max = 40) double top,
+      @ForAll @DoubleRange(min = 0.3, max = 2) double width) {
+    Seat seat = Samples.fourAngles(0.89).withCut(0, new Cut(top, 1)).withCut(1, new Cut(45, width));
+    Valve valve = Samples.plainValve().withHeadDiameter(head).withFace(face, 2.2);
+    Seated s = seated(seat, valve);
+    Profile metal = SeatSection.of(seat, Tolerance.FINE).profile();
+    Profile under = ValveSection.of(valve, Tolerance.FINE).profile().raised(s.restMm());
+    double least = Double.POSITIVE_INFINITY;
+    for (int k = 0; k <= 4000; k++) {
+      double r = 18.7 + (head / 2 - 18.7) * k / 4000;
+      double gap = under.undersideAt(r) - metal.topAt(r);
+      assertThat(gap).isGreaterThan(-1e-9);
+      least = Math.min(least, gap);
+    }
+    assertThat(least).isLessThan(0.01);
+    double mid = (s.contact().inner().r() + s.contact().outer().r()) / 2;
+    assertThat(under.undersideAt(mid) - metal.topAt(mid))
+        .isLessThan(0.005 / Math.cos(Math.toRadians(face)) + 1e-9);
+  }
+}

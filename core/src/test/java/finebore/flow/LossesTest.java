@@ -1,0 +1,260 @@
+package finebore.flow;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import finebore.Samples;
+import finebore.cutting.Seating;
+import finebore.job.Pairing;
+import finebore.seat.Cut;
+import finebore.seat.Seat;
+import finebore.seat.SeatSection;
+import finebore.section.Profile;
+import finebore.section.Tolerance;
+import finebore.study.SeatStudy;
+import finebore.valve.Valve;
+import finebore.valve.ValveSection;
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import net.jqwik.api.constraints.Scale;
+import org.junit.jupiter.api.DynamicTest;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestFactory;
+
+class LossesTest {
+
+  private static final Map<String, Pairing> VARIANTS =
+      Map.of(
+          "A", new Pairing(Samples.fourAngles(0.89), Samples.backCutValve()),
+          "B", new Pairing(Samples.fourAngles(0.89), Samples.plainValve()),
+          "C", new Pairing(Samples.oneSharpAngle(), Samples.plainValve()),
+          "E", new Pairing(Samples.fourAngles(0.93), Samples.backCutValve()),
+          "F", new Pairing(Samples.fourAngles(0.89), Samples.backCutValve()));
+
+  private static Losses losses(Pairing pairing, Profile metal, double lift, Direction direction) {
+    ValveSection valve = ValveSection.of(pairing.valve(), Tolerance.FINE);
+    Seating.Seated s =
+        (Seating.Seated)
+            Seating.of(
+                SeatSection.of(pairing.seat(), Tolerance.FINE), valve, 0.005, Tolerance.FINE);
+    return Losses.at(
+        metal,
+        valve.profile().raised(s.restMm() + lift),
+        new Losses.Setting(
+            pairing.seat().sealing(),
+            SeatStudy.throatAreaMm2(pairing),
+            direction,
+            LossCoefficients.FITTED,
+            Calibration.SEAT_ALONE));
+  }
+
+  private static Profile metal(Pairing pairing) {
+    return SeatSection.of(pairing.seat(), Tolerance.FINE).profile();
+  }
+
+  private static double area(Pairing pairing, double lift) {
+    return losses(pairing, metal(pairing), lift, Direction.INTAKE).effectiveAreaMm2();
+  }
+
+  private static double area(String variant, double lift) {
+    Pairing pairing = VARIANTS.get(variant);
+    Profile metal =
+        variant.equals("F") ? GateTest.Ridges.beside(metal(pairing), 0.5, 1) : metal(pairing);
+    return losses(pairing, metal, lift, Direction.INTAKE).effectiveAreaMm2();
+  }
+
+  private record Figure(String variant, double lift, double area) {}
+
+  /** Orientation figures of a steady axisymmetric viscous calculation; see docs/model.md. */
+  private static List<Figure> figures() throws IOException {
+    List<Figure> figures = new ArrayList<>();
+    try (BufferedReader in =
+        new BufferedReader(
+            new InputStreamReader(
+                LossesTest.class.getResourceAsStream("orientation.csv"), StandardCharsets.UTF_8))) {
+      in.lines()
+          .skip(1)
+          .map(line -> line.split(","))
+          .forEach(
+              f ->
+                  figures.add(
+                      new Figure(f[0], Double.parseDouble(f[1]), Double.parseDouble(f[2]))));
+    }
+    return figures;
+  }
+
+  @TestFactory
+  List<DynamicTest> ranksTheVariantsAsTheOrientationFiguresDo() throws IOException {
+    Map<Double, List<Figure>> byLift = new TreeMap<>();
+    figures().forEach(f -> byLift.computeIfAbsent(f.lift(), l -> new ArrayList<>()).add(f));
+    List<DynamicTest> tests = new ArrayList<>();
+    byLift.forEach(
+        (lift, at) -> {
+          for (Figure a : at) {
+            for (Figure b : at) {
+              double wanted = b.area() / a.area() - 1;
+              if (wanted > 0.03) {
+                tests.add(
+                    DynamicTest.dynamicTest(
+                        b.variant() + " over " + a.variant() + " at " + lift + " mm",
+                        () -> {
+                          double ours = area(b.variant(), lift) / area(a.variant(), lift);
+                          assertThat(ours).isGreaterThan(1);
+                          assertThat(ours).isCloseTo(1 + wanted, within(0.09 * (1 + wanted)));
+                        }));
+              }
+            }
+          }
+        });
+    assertThat(tests).hasSizeGreaterThan(30);
+    return tests;
+  }
+
+  @TestFactory
+  List<DynamicTest> staysNearTheOrientationFigures() throws IOException {
+    return figures().stream()
+        .map(
+            f ->
+                DynamicTest.dynamicTest(
+                    f.variant() + " at " + f.lift() + " mm",
+                    () ->
+                        assertThat(area(f.variant(), f.lift()))
+                            .isCloseTo(f.area(), within(0.12 * f.area()))))
+        .toList();
+  }
+
+  @Test
+  void theBudgetAddsUpToTheWhole() {
+    for (Direction direction : Direction.values()) {
+      for (double lift : new double[] {0.3, 1, 3, 6, 10}) {
+        for (Pairing pairing : VARIANTS.values()) {
+          Losses losses = losses(pairing, metal(pairing), lift, direction);
+          assertThat(losses.parts().stream().mapToDouble(Loss::share).sum())
+              .isCloseTo(1, within(1e-9));
+          double total = losses.parts().stream().mapToDouble(Loss::resistancePerMm4).sum();
+          assertThat(1 / Math.sqrt(total)).isCloseTo(losses.effectiveAreaMm2(), within(1e-6));
+          assertThat(losses.contraction()).isBetween(0.5, 1.0);
+          assertThat(losses.filled()).isBetween(0.0, 1.0);
+        }
+      }
+    }
+  }
+
+  @Test
+  void aBackCutGainsAtLowAndMidLift() {
+    Pairing plain = VARIANTS.get("B");
+    Pairing cut = plain.withValve(Samples.backCutValve());
+    assertThat(area(cut, 2)).isGreaterThan(area(plain, 2));
+    assertThat(area(cut, 5)).isGreaterThan(area(plain, 5));
+  }
+
+  @Test
+  void aNarrowerSeatWithASixtyBelowGains() {
+    Seat wide =
+        new Seat(List.of(new Cut(30, 1), new Cut(45, 2.2)), 1, 41.25, 10, 37.38, 10, 37.38, 20, 0);
+    Seat narrow =
+        new Seat(
+            List.of(new Cut(30, 1), new Cut(45, 1.2), new Cut(60, 1.4)),
+            1,
+            41.25,
+            10,
+            37.38,
+            10,
+            37.38,
+            20,
+            0);
+    for (double lift : new double[] {2, 3, 5}) {
+      assertThat(area(new Pairing(narrow, Samples.backCutValve()), lift))
+          .isGreaterThan(area(new Pairing(wide, Samples.backCutValve()), lift));
+    }
+  }
+
+  @Property(tries = 100)
+  void aRidgeAboveTheSeatNeverGains(
+      @ForAll @DoubleRange(min = 0.3, max = 9) double lift,
+      @ForAll @DoubleRange(min = 0.1, max = 1.5) double height,
+      @ForAll @DoubleRange(min = 0.2, max = 3) double distance) {
+    Pairing pairing = VARIANTS.get("A");
+    Profile ridged = GateTest.Ridges.beside(metal(pairing), distance, height);
+    assertThat(losses(pairing, ridged, lift, Direction.INTAKE).effectiveAreaMm2())
+        .isLessThanOrEqualTo(area(pairing, lift) + 1e-9);
+  }
+
+  @Test
+  void anUnblendedStepUnderTheSeatLoses() {
+    Pairing blended = VARIANTS.get("A");
+    Seat stepped = Samples.fourAngles(0.89).withoutCut(3).withoutCut(2);
+    for (double lift : new double[] {5, 8}) {
+      assertThat(area(blended.withSeat(stepped), lift)).isLessThan(0.95 * area(blended, lift));
+    }
+  }
+
+  @Test
+  void aSteeperSeatLosesLow() {
+    Valve steepValve = Samples.backCutValve().withFace(55, 1.6).withBackCut(0, new Cut(40, 1.5));
+    Seat steep = Samples.fourAngles(0.89).withCut(1, new Cut(55, 1.2)).withCut(2, new Cut(65, 1.4));
+    assertThat(area(new Pairing(steep, steepValve), 2)).isLessThan(area("A", 2));
+  }
+
+  @Test
+  void aBiggerValveOverTheSameSmallThroatGainsNothingAtHighLift() {
+    Seat small = Samples.fourAngles(0.80);
+    Seat under = small.withOutsideDiameter(42.75);
+    double gain =
+        area(new Pairing(under, Samples.backCutValve().withHeadDiameter(43.5)), 11)
+            / area(new Pairing(small, Samples.backCutValve()), 11);
+    assertThat(gain).isLessThan(1.01);
+  }
+
+  @Test
+  void aBiggerThroatGainsAtHighLiftWhereItIsTheLimit() {
+    assertThat(area(new Pairing(Samples.fourAngles(0.89), Samples.backCutValve()), 11))
+        .isGreaterThan(
+            1.05 * area(new Pairing(Samples.fourAngles(0.84), Samples.backCutValve()), 11));
+  }
+
+  @Property(tries = 100)
+  void nothingJumpsWhenAWidthPassesThroughZero(
+      @ForAll @DoubleRange(min = 0.3, max = 11) double lift,
+      @ForAll @DoubleRange(min = 1e-5, max = 1e-4) @Scale(8) double tiny) {
+    Pairing pairing = VARIANTS.get("A");
+    for (int cut : new int[] {0, 2, 3}) {
+      Cut was = pairing.seat().cuts().get(cut);
+      double with = area(pairing.withSeat(pairing.seat().withCut(cut, was.withWidth(tiny))), lift);
+      double without = area(pairing.withSeat(pairing.seat().withCut(cut, was.withWidth(0))), lift);
+      assertThat(with).isCloseTo(without, within(0.004 * without));
+    }
+  }
+
+  @Test
+  void aPortBehindTheThroatCostsMostAtHighLift() {
+    Pairing pairing = VARIANTS.get("A");
+    ValveSection valve = ValveSection.of(pairing.valve(), Tolerance.FINE);
+    double[] left = new double[2];
+    double[] lifts = {2, 10};
+    for (int k = 0; k < 2; k++) {
+      Losses with =
+          Losses.at(
+              metal(pairing),
+              valve.profile().raised(-9.625 + lifts[k]),
+              new Losses.Setting(
+                  1,
+                  SeatStudy.throatAreaMm2(pairing),
+                  Direction.INTAKE,
+                  LossCoefficients.FITTED,
+                  Calibration.UNCALIBRATED));
+      left[k] = with.effectiveAreaMm2() / area(pairing, lifts[k]);
+    }
+    assertThat(left[0]).isBetween(0.98, 1.0);
+    assertThat(left[1]).isBetween(0.7, 0.95);
+  }
+}

@@ -1,0 +1,132 @@
+package finebore.study;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import finebore.Samples;
+import finebore.cutting.Seating;
+import finebore.flow.LiftPoint;
+import finebore.job.Job;
+import finebore.job.Pairing;
+import finebore.job.Port;
+import finebore.seat.Seat;
+import finebore.units.Notation;
+import finebore.units.NotationException;
+import finebore.units.Unit;
+import finebore.units.UnitSystem;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class SeatStudyTest {
+
+  private static SeatStudy study(Pairing pairing) {
+    return SeatStudy.of(Samples.job(), Port.INTAKE, pairing);
+  }
+
+  /** Figures the trade carries in its head; common practice, no source. */
+  @ParameterizedTest
+  @CsvSource({
+    "33, 29.37, 0.89",
+    "33, 30.03, 0.91",
+    "51.308, 46.228, 0.901", // 2.02 in over 1.820 in
+    "40.64, 32.258, 0.794", // 1.60 in over 1.27 in
+  })
+  void throatRatiosAreTheTradesOwn(double valve, double throat, double ratio) {
+    Seat seat = Samples.fourAngles(0.5).withOutsideDiameter(valve - 0.7).withThroat(throat);
+    SeatStudy study = study(new Pairing(seat, Samples.backCutValve().withHeadDiameter(valve)));
+    assertThat(study.reading(ReadingKind.THROAT_RATIO).getAsDouble())
+        .isCloseTo(ratio, within(0.0005));
+  }
+
+  @Test
+  void readsWhatCanBeRead() {
+    SeatStudy study = study(Samples.pairing());
+    assertThat(study.reading(ReadingKind.SEAT_WIDTH).getAsDouble()).isCloseTo(1.2, within(1e-9));
+    assertThat(study.reading(ReadingKind.OVERHANG).getAsDouble()).isCloseTo(0.375, within(1e-9));
+    assertThat(study.reading(ReadingKind.LAST_CUT).getAsDouble()).isEqualTo(75);
+    assertThat(study.reading(ReadingKind.ANGLE_STEP).getAsDouble()).isEqualTo(15);
+    assertThat(study.reading(ReadingKind.BACK_CUT).getAsDouble()).isEqualTo(30);
+    assertThat(study.reading(ReadingKind.INTERFERENCE).getAsDouble()).isZero();
+    assertThat(study.reading(ReadingKind.SINK).getAsDouble()).isZero();
+    // Bare throat: curtain = throat at D/4 of the throat's own diameter; here 0.89 D, less the
+    // stem, on pi D.
+    double throat = Math.PI / 4 * (37.38 * 37.38 - 49);
+    assertThat(study.reading(ReadingKind.CURTAIN_LIFT).getAsDouble())
+        .isCloseTo(throat / (Math.PI * 42), within(1e-9));
+    assertThat(study.reading(ReadingKind.NEIGHBOUR).getAsDouble()).isCloseTo(44 - 42, within(1e-9));
+    assertThat(study.reading(ReadingKind.BORE_WALL).getAsDouble())
+        .isCloseTo(43 - 21 - 20, within(1e-9));
+    assertThat(study.reading(ReadingKind.RETAINER).getAsDouble())
+        .isCloseTo(12 - 10.5, within(1e-9));
+  }
+
+  @Test
+  void aDeeperSeatSinksTheValveAndLiftsTheRetainer() {
+    SeatStudy study = study(Samples.pairing().withSeat(Samples.fourAngles(0.89).withDepth(10.3)));
+    assertThat(study.reading(ReadingKind.SINK).getAsDouble()).isCloseTo(0.3, within(1e-9));
+    assertThat(study.reading(ReadingKind.RETAINER).getAsDouble()).isCloseTo(1.8, within(1e-9));
+    assertThat(study.reading(ReadingKind.VALVE_HEIGHT).getAsDouble())
+        .isCloseTo(-9.925, within(1e-9));
+  }
+
+  @Test
+  void aValveThatFallsThroughHasNoFlow() {
+    SeatStudy study =
+        study(Samples.pairing().withValve(Samples.backCutValve().withHeadDiameter(36)));
+    assertThat(study.seating()).isInstanceOf(Seating.FallsThrough.class);
+    assertThat(study.curve()).isEmpty();
+    assertThat(study.reading(ReadingKind.CONTACT_WIDTH)).isEmpty();
+  }
+
+  @Test
+  void theLeverAgreesWithTheCurve() {
+    SeatStudy study = study(Samples.pairing());
+    LiftPoint point = study.curve().orElseThrow().points().get(3);
+    assertThat(study.lossesAt(point.liftMm(), Port.INTAKE)).isEqualTo(point.losses());
+  }
+
+  @Test
+  void inchesAndMillimetresAgree() throws NotationException {
+    double throat = Notation.length("1.4716535", UnitSystem.INCH);
+    double head = Notation.length("1.6535433", UnitSystem.INCH);
+    SeatStudy inch =
+        study(
+            new Pairing(
+                Samples.fourAngles(0.89).withThroat(throat).withBowl(throat, 20),
+                Samples.backCutValve().withHeadDiameter(head)));
+    SeatStudy metric = study(Samples.pairing());
+    for (Reading reading : metric.readings()) {
+      assertThat(inch.reading(reading.kind()).getAsDouble())
+          .as(reading.kind().label())
+          .isCloseTo(reading.value(), within(2e-6));
+    }
+    for (int k = 0; k < 6; k++) {
+      assertThat(inch.curve().orElseThrow().points().get(k).flowM3s())
+          .isCloseTo(metric.curve().orElseThrow().points().get(k).flowM3s(), within(1e-7));
+    }
+    Reading width = new Reading(ReadingKind.SEAT_WIDTH, 1.27);
+    assertThat(width.text(UnitSystem.INCH)).isEqualTo("0.050 in");
+    assertThat(width.text(UnitSystem.METRIC)).isEqualTo("1.27 mm");
+  }
+
+  @Test
+  void powerAndFlowGoBothWays() {
+    // 0.257 hp per cfm and cylinder: 150 hp of four cylinders need 145.9 cfm each.
+    double flow = AirDemand.flowForPower(150, 4);
+    assertThat(Unit.CFM.fromBase(flow)).isCloseTo(145.9, within(0.05));
+    assertThat(AirDemand.powerForFlow(flow, 4)).isCloseTo(150, within(1e-9));
+  }
+
+  @Test
+  void theMachIndexRisesWithSpeedAndFallsWithTheValve() {
+    Job job = Samples.job();
+    var curve = study(Samples.pairing()).curve().orElseThrow();
+    double z = AirDemand.machIndex(job.engine(), 42, curve);
+    assertThat(AirDemand.machIndex(job.engine().withRpm(13_000), 42, curve))
+        .isCloseTo(2 * z, within(1e-9));
+    assertThat(AirDemand.machIndex(job.engine().withValves(2, 1), 42, curve))
+        .isCloseTo(z / 2, within(1e-9));
+    assertThat(z).isBetween(0.2, 1.0);
+  }
+}

@@ -1,0 +1,182 @@
+package finebore.formats;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import com.networknt.schema.InputFormat;
+import com.networknt.schema.Schema;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
+import finebore.job.Job;
+import finebore.job.Port;
+import finebore.seat.Cut;
+import finebore.units.UnitSystem;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.stream.Stream;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class JobFileTest {
+
+  @TempDir private Path folder;
+
+  private static String demoText() {
+    return JobFile.text(JobDocument.fresh(JobFile.demo()));
+  }
+
+  private static Schema schema() throws IOException {
+    try (InputStream in = JobFile.class.getResourceAsStream("schema/job-1.schema.json")) {
+      String text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
+      return SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+          .getSchema(text, InputFormat.JSON);
+    }
+  }
+
+  @Test
+  void theDemoIsWhatItSaysItIs() {
+    Job job = JobFile.demo();
+    assertThat(job.name()).isEqualTo("Skarn 1.6");
+    assertThat(job.engine().seats()).hasSize(8);
+    assertThat(job.intake().found().seat().cuts().get(1).widthMm())
+        .isGreaterThan(job.intake().planned().seat().cuts().get(1).widthMm());
+  }
+
+  @Test
+  void whatIsWrittenComesBackAndFitsTheSchema() throws Exception {
+    Path file = folder.resolve("a.finebore.json");
+    for (Job job :
+        new Job[] {JobFile.demo(), NewJob.of(UnitSystem.INCH), NewJob.of(UnitSystem.METRIC)}) {
+      JobFile.write(JobDocument.fresh(job), file);
+      assertThat(JobFile.read(file).job()).isEqualTo(job);
+      assertThat(schema().validate(Files.readString(file), InputFormat.JSON)).isEmpty();
+    }
+  }
+
+  @Test
+  void theSchemaRefusesWhatTheReaderRefuses() throws Exception {
+    String wrong = demoText().replace("\"cylinders\" : 4", "\"cylinders\" : 0");
+    assertThat(wrong).isNotEqualTo(demoText());
+    assertThat(schema().validate(wrong, InputFormat.JSON)).isNotEmpty();
+    assertThatThrownBy(() -> JobFile.parse(wrong, "x")).isInstanceOf(FileProblem.class);
+  }
+
+  @Property(tries = 50)
+  void everyNumberSurvivesToTheLastBit(@ForAll @DoubleRange(min = 30, max = 39) double throat)
+      throws FileProblem {
+    Job demo = JobFile.demo();
+    var planned = demo.intake().planned();
+    Job job =
+        demo.withPlanned(Port.INTAKE, planned.withSeat(planned.seat().withThroat(throat / 3 + 20)));
+    assertThat(JobFile.parse(JobFile.text(JobDocument.fresh(job)), "x").job()).isEqualTo(job);
+  }
+
+  @Test
+  void unknownFieldsSurviveEditing() throws FileProblem {
+    String text =
+        demoText()
+            .replaceFirst("\"version\" : 1,", "\"version\" : 1, \"shop\" : {\"bench\" : 7},")
+            .replaceFirst("\"purpose\"", "\"customerColour\" : \"blue\", \"purpose\"")
+            .replaceFirst("\"angleDeg\" : 60.0,", "\"angleDeg\" : 60.0, \"cutter\" : \"six\",");
+    JobDocument document = JobFile.parse(text, "x");
+    Job job = document.job().withName("Renamed", "");
+    var found = job.intake().found();
+    Job edited =
+        job.withGroup(
+            Port.INTAKE,
+            job.intake()
+                .withFound(found.withSeat(found.seat().withCutInserted(0, new Cut(15, 0.4)))));
+    String written = JobFile.text(document.withJob(edited));
+    assertThat(written).contains("\"bench\" : 7").contains("\"customerColour\" : \"blue\"");
+    // The unknown field stays with the 60, which has moved one place down.
+    assertThat(written.replaceAll("\\s+", ""))
+        .contains("{\"angleDeg\":60.0,\"widthMm\":1.6,\"cutter\":\"six\"}");
+    assertThat(JobFile.parse(written, "x").job()).isEqualTo(edited);
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "\"boreMm\" : 81.0|\"boreMm\" : \"wide\"|at job.engine.boreMm: expected a number, found \"wide\"",
+        "\"boreMm\" : 81.0|\"boreMm\" : 5|at job.engine: bore must be 20.0 to 500.0, was 5.0",
+        "\"units\" : \"mm\"|\"units\" : \"furlong\"|at job.units: expected one of mm, inch, found \"furlong\"",
+        "\"sealingCut\" : 2|\"sealingCut\" : 9|at job.intake.found.seat: the sealing cut must be one of the 3 cuts, was number 9",
+        "\"widthMm\" : 0.6|\"widthMm\" : -1|at job.intake.found.seat.cuts[0]: cut width must be 0 to 50 mm, was -1.0",
+        "\"notes\"|\"remarks\"|at job.notes: expected a text, found missing",
+        "\"format\" : \"finebore-job\"|\"format\" : \"other\"|is not a Fine Bore job: at format",
+        "\"version\" : 1|\"version\" : 99|was written by a newer Fine Bore: at version: expected at most 1, found 99",
+        "\"version\" : 1|\"version\" : 0|at version: expected 1 to 1, found 0",
+      })
+  void namesThePlaceOfWhatIsWrong(String from, String to, String message) {
+    String text =
+        demoText()
+            .replaceFirst(
+                java.util.regex.Pattern.quote(from), java.util.regex.Matcher.quoteReplacement(to));
+    assertThat(text).isNotEqualTo(demoText());
+    assertThatThrownBy(() -> JobFile.parse(text, "job.json"))
+        .isInstanceOf(FileProblem.class)
+        .hasMessageStartingWith("job.json")
+        .hasMessageContaining(message);
+  }
+
+  @Test
+  void aCutOffFileNamesItsPlaceWhereverItIsCut() {
+    String text = demoText();
+    for (int end = 1; end < text.length() - 2; end += 37) {
+      String part = text.substring(0, end);
+      assertThatThrownBy(() -> JobFile.parse(part, "job.json"))
+          .isInstanceOf(FileProblem.class)
+          .hasMessageContaining("job.json");
+    }
+    assertThatThrownBy(() -> JobFile.parse(text.substring(0, 300), "job.json"))
+        .hasMessageContaining("damaged or cut short at line");
+  }
+
+  @Test
+  void filesThatAreNoJobsAreSaid() throws IOException {
+    assertThatThrownBy(() -> JobFile.read(folder.resolve("none.json")))
+        .hasMessageContaining("does not exist");
+    assertThatThrownBy(() -> JobFile.read(folder)).hasMessageContaining("is a folder");
+    Path binary =
+        Files.write(folder.resolve("b.json"), new byte[] {(byte) 0xff, (byte) 0xfe, 0, 1});
+    assertThatThrownBy(() -> JobFile.read(binary)).hasMessageContaining("not UTF-8");
+    assertThatThrownBy(() -> JobFile.parse("[]", "x")).hasMessageContaining("not a Fine Bore job");
+    assertThatThrownBy(() -> JobFile.parse("", "x")).isInstanceOf(FileProblem.class);
+  }
+
+  @Test
+  void theLastGoodCopyIsKeptAndNothingElseStaysBehind() throws Exception {
+    Path file = folder.resolve("a.finebore.json");
+    JobFile.write(JobDocument.fresh(JobFile.demo()), file);
+    JobFile.write(JobDocument.fresh(JobFile.demo().withName("Second", "")), file);
+    assertThat(JobFile.read(file).job().name()).isEqualTo("Second");
+    assertThat(JobFile.read(folder.resolve("a.finebore.json.bak")).job().name())
+        .isEqualTo("Skarn 1.6");
+    try (Stream<Path> all = Files.list(folder)) {
+      assertThat(all).hasSize(2);
+    }
+  }
+
+  @Test
+  void aFailedWriteLeavesTheOldFileAlone() throws Exception {
+    assertThatThrownBy(
+            () ->
+                JobFile.write(JobDocument.fresh(JobFile.demo()), folder.resolve("no/such/a.json")))
+        .isInstanceOf(FileProblem.class)
+        .hasMessageContaining("its folder does not exist");
+    Path taken = Files.createDirectory(folder.resolve("taken"));
+    Files.writeString(taken.resolve("inside"), "x");
+    assertThatThrownBy(() -> JobFile.write(JobDocument.fresh(JobFile.demo()), taken))
+        .isInstanceOf(FileProblem.class);
+    assertThat(Files.readString(taken.resolve("inside"))).isEqualTo("x");
+  }
+}

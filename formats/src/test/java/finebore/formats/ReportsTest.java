@@ -1,0 +1,126 @@
+package finebore.formats;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import finebore.formats.StudyReport.State;
+import finebore.job.Job;
+import finebore.job.Port;
+import finebore.study.ReadingKind;
+import finebore.study.SeatStudy;
+import finebore.units.UnitSystem;
+import java.io.IOException;
+import java.io.StringReader;
+import java.util.List;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVRecord;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+class ReportsTest {
+
+  private static final Job DEMO = JobFile.demo();
+
+  private static List<CSVRecord> csv(String text) throws IOException {
+    return CSVFormat.RFC4180
+        .builder()
+        .setHeader()
+        .setSkipHeaderRecord(true)
+        .get()
+        .parse(new StringReader(text))
+        .getRecords();
+  }
+
+  @Test
+  void textTellsEverythingInTheJobsUnits() {
+    String text = new StudyReport(DEMO, Port.INTAKE, State.PLANNED).text();
+    assertThat(text)
+        .contains("Skarn 1.6, intake seats as planned")
+        .contains("READINGS")
+        .contains("CONTACT")
+        .contains("CUTS, chamber to port")
+        .contains("FLOW AT EACH LIFT")
+        .contains("CHANGE AGAINST FOUND")
+        .contains("WHERE THE AIR IS HELD UP")
+        .contains("FINDINGS")
+        .contains("not calibrated: trust the change, not the figure")
+        .contains("would mend it: back cut 30°");
+    String inch =
+        new StudyReport(DEMO.withUnits(UnitSystem.INCH), Port.INTAKE, State.PLANNED).text();
+    assertThat(inch).contains("0.049 in").contains("28 inH2O").contains("cfm");
+    assertThat(new StudyReport(DEMO, Port.EXHAUST, State.FOUND).text())
+        .doesNotContain("CHANGE AGAINST FOUND");
+  }
+
+  @Test
+  void jsonCarriesTheStudy() {
+    JsonNode root =
+        JsonMapper.shared().readTree(new StudyReport(DEMO, Port.INTAKE, State.PLANNED).json());
+    SeatStudy study = SeatStudy.of(DEMO, Port.INTAKE, DEMO.intake().planned());
+    assertThat(root.at("/readings/throatRatio/value").doubleValue())
+        .isEqualTo(study.reading(ReadingKind.THROAT_RATIO).getAsDouble());
+    assertThat(root.get("lifts")).hasSize(13);
+    var point = study.curve().orElseThrow().points().get(4);
+    assertThat(root.at("/lifts/4/flowM3PerS").doubleValue()).isEqualTo(point.flowM3s());
+    double shares = 0;
+    for (JsonNode loss : root.at("/lifts/4/losses")) {
+      shares += loss.get("share").doubleValue();
+    }
+    assertThat(shares).isCloseTo(1, within(1e-9));
+    assertThat(root.at("/change/low/share").doubleValue()).isPositive();
+    assertThat(root.get("findings")).isNotEmpty();
+  }
+
+  @Test
+  void csvHasOneRowForEachThing() throws IOException {
+    List<CSVRecord> rows = csv(new StudyReport(DEMO, Port.INTAKE, State.PLANNED).csv());
+    assertThat(rows)
+        .filteredOn(r -> r.get("item").equals("flow") && r.get("section").equals("lift"))
+        .hasSize(13);
+    assertThat(rows).filteredOn(r -> r.get("section").equals("cut")).hasSize(4);
+    assertThat(rows).filteredOn(r -> r.get("section").equals("reading")).hasSize(18);
+    assertThat(rows).filteredOn(r -> r.get("section").equals("band")).hasSize(4);
+    assertThat(rows).anySatisfy(r -> assertThat(r.get("remark")).startsWith("outside"));
+  }
+
+  @Test
+  void aValveThatFallsThroughIsReportedNotThrown() throws IOException {
+    var found = DEMO.intake().found();
+    Job job = DEMO.withPlanned(Port.INTAKE, found.withValve(found.valve().withHeadDiameter(33)));
+    StudyReport report = new StudyReport(job, Port.INTAKE, State.PLANNED);
+    assertThat(report.text()).contains("falls through the throat").contains("Fault, valve");
+    assertThat(csv(report.csv()))
+        .anySatisfy(r -> assertThat(r.get("item")).isEqualTo("fallsThrough"));
+    assertThat(JsonMapper.shared().readTree(report.json()).get("lifts")).isNull();
+    assertThat(CutSheetFile.text(job)).contains("Fit other valve");
+  }
+
+  @Test
+  void theCutSheetIsInOrderForBothGroups() throws IOException {
+    String text = CutSheetFile.text(DEMO);
+    assertThat(text)
+        .containsSubsequence(
+            "INTAKE  seats I1 I2 I3 I4",
+            "Throat cutter",
+            "35.65 mm",
+            "Seat cut 45°",
+            "39.85 mm",
+            "Top cut 30°",
+            "Lower cut 60°",
+            "Lower cut 75°",
+            "Fit other valve",
+            "40.50 mm",
+            "Valve face",
+            "Ink and light lap",
+            "EXHAUST  seats E1 E2 E3 E4");
+    List<CSVRecord> rows = csv(CutSheetFile.csv(DEMO));
+    assertThat(rows)
+        .anySatisfy(
+            r -> {
+              assertThat(r.get("group")).isEqualTo("exhaust");
+              assertThat(r.get("setting")).isEqualTo("Seat outside diameter");
+              assertThat(r.get("value")).isEqualTo("33.00 mm");
+            });
+  }
+}
