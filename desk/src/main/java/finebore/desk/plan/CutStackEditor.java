@@ -148,9 +148,7 @@ final class CutStackEditor extends VBox {
       String words =
           shown.neverTouches()
               ? "never touches"
-              : shown.isShort()
-                  ? session.units().lengthText(shown.shownMm()) + " of it shows"
-                  : "";
+              : shown.isShort() ? session.units().lengthText(shown.shownMm()) + " of it shows" : "";
       remark.setText(words);
       remark.setVisible(!words.isEmpty());
       remark.setManaged(!words.isEmpty());

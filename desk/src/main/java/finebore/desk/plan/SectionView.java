@@ -117,16 +117,12 @@ public final class SectionView extends Region {
     redraw();
   }
 
-  /** Where a grip is on the screen, in this view's coordinates. */
-  Optional<Point> gripOnScreen(String id) {
+  /** Where a grip is on the screen of the scene, for whoever drives the window. */
+  public Optional<javafx.geometry.Point2D> gripOnScreen(String id) {
     return grips().stream()
         .filter(g -> g.id().equals(id))
         .findFirst()
-        .map(g -> new Point(frame.x(g.at().r()), frame.y(g.at().z())));
-  }
-
-  ViewFrame frame() {
-    return frame;
+        .map(g -> localToScreen(frame.x(g.at().r()), frame.y(g.at().z())));
   }
 
   private List<Grip> grips() {

@@ -1,0 +1,132 @@
+package finebore.desk;
+
+import finebore.desk.session.DeskFolder;
+import finebore.desk.session.JobSession;
+import finebore.desk.session.Recovery;
+import finebore.desk.shell.FilePicker;
+import finebore.desk.shell.MainWindow;
+import finebore.desk.theme.Theme;
+import finebore.formats.JobDocument;
+import finebore.formats.JobFile;
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.FutureTask;
+import javafx.application.Platform;
+import javafx.scene.Node;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.TextField;
+import javafx.stage.Stage;
+import org.testfx.api.FxRobot;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The window on the demo job, with hands. */
+final class DeskRobot extends FxRobot {
+
+  final JobSession session;
+  final MainWindow window;
+  final Picks picks = new Picks();
+  final DeskFolder folder;
+  final Recovery recovery;
+
+  /** Answers in place of the system's choosers. */
+  static final class Picks implements FilePicker {
+    Optional<Path> open = Optional.empty();
+    Optional<Path> save = Optional.empty();
+    Optional<Path> sheet = Optional.empty();
+    Unsaved unsaved = Unsaved.DROP;
+    int asked;
+
+    @Override
+    public Optional<Path> open() {
+      return open;
+    }
+
+    @Override
+    public Optional<Path> save(String suggestion) {
+      return save;
+    }
+
+    @Override
+    public Optional<Path> saveCutSheet(String suggestion) {
+      return sheet;
+    }
+
+    @Override
+    public Unsaved unsaved(String job) {
+      asked++;
+      return unsaved;
+    }
+  }
+
+  DeskRobot(Stage stage, Path home) {
+    Theme.loadFonts();
+    folder = new DeskFolder(home);
+    recovery = new Recovery(folder);
+    session = new JobSession(JobDocument.fresh(JobFile.demo()), Optional.empty());
+    window = new MainWindow(stage, folder, session, recovery, picks, Theme.PAPER);
+    stage.setWidth(1280);
+    stage.setHeight(800);
+    stage.show();
+  }
+
+  /** Runs on the window's thread and waits for what follows. */
+  <T> T onFx(Callable<T> work) {
+    FutureTask<T> task = new FutureTask<>(work);
+    Platform.runLater(task);
+    try {
+      T value = task.get();
+      WaitForAsyncUtils.waitForFxEvents();
+      return value;
+    } catch (InterruptedException | ExecutionException e) {
+      throw new AssertionError(e);
+    }
+  }
+
+  void runFx(Runnable work) {
+    onFx(
+        () -> {
+          work.run();
+          return null;
+        });
+  }
+
+  String text(String id) {
+    return onFx(
+        () -> {
+          Node node = lookup(id).query();
+          return node instanceof TextField field ? field.getText() : ((Labeled) node).getText();
+        });
+  }
+
+  boolean isShown(String id) {
+    return onFx(
+        () -> lookup(id).queryAll().stream().anyMatch(n -> n.isVisible() && n.getScene() != null));
+  }
+
+  /** Types over a field's content and presses Enter. */
+  void enter(String field, String typed) {
+    TextField text = lookup("#" + field + "-text").query();
+    runFx(
+        () -> {
+          text.requestFocus();
+          text.selectAll();
+        });
+    write(typed);
+    type(javafx.scene.input.KeyCode.ENTER);
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  /** All findings as shown, one text. */
+  String findings() {
+    return onFx(
+        () -> {
+          StringBuilder all = new StringBuilder();
+          lookup("#findings .label")
+              .queryAllAs(Labeled.class)
+              .forEach(l -> all.append(l.getText()).append('\n'));
+          return all.toString();
+        });
+  }
+}

@@ -1,0 +1,473 @@
+package finebore.desk;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import finebore.desk.plan.SectionView;
+import finebore.desk.shell.FilePicker;
+import finebore.formats.JobFile;
+import finebore.job.Job;
+import finebore.job.Pairing;
+import finebore.units.UnitSystem;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import javafx.geometry.Point2D;
+import javafx.scene.Node;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.image.PixelReader;
+import javafx.scene.image.WritableImage;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.scene.layout.Region;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The real window, driven by mouse and keys. */
+@ExtendWith(ApplicationExtension.class)
+class DeskTest {
+
+  @TempDir private static Path home;
+  @TempDir private Path folder;
+  private DeskRobot desk;
+
+  @Start
+  private void start(Stage stage) {
+    desk = new DeskRobot(stage, home);
+  }
+
+  private Pairing planned() {
+    return desk.session.job().intake().planned();
+  }
+
+  /** A print of what a drawing shows, to tell whether it changed. */
+  private int print(String id) {
+    return desk.onFx(
+        () -> {
+          Region drawing = desk.lookup(id).query();
+          Canvas canvas = (Canvas) drawing.getChildrenUnmodifiable().getFirst();
+          WritableImage image = canvas.snapshot(null, null);
+          PixelReader pixels = image.getPixelReader();
+          int hash = 1;
+          for (int y = 0; y < (int) image.getHeight(); y += 2) {
+            for (int x = 0; x < (int) image.getWidth(); x += 2) {
+              hash = 31 * hash + pixels.getArgb(x, y);
+            }
+          }
+          return hash;
+        });
+  }
+
+  /** Where a grip is on the screen. */
+  private Point2D grip(String id) {
+    return desk.onFx(() -> desk.window.plan().section().gripOnScreen(id).orElseThrow());
+  }
+
+  private void dragGrip(String id, double dx, double dy) {
+    Point2D from = grip(id);
+    desk.moveTo(from.getX(), from.getY());
+    desk.press(MouseButton.PRIMARY);
+    for (int k = 1; k <= 8; k++) {
+      desk.moveTo(from.getX() + dx * k / 8, from.getY() + dy * k / 8);
+    }
+    desk.release(MouseButton.PRIMARY);
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  @Test
+  void theDemoShowsItsReadingsFindingsAndFlow() {
+    assertThat(desk.text("#job-title")).isEqualTo("Skarn 1.6, hill climb");
+    assertThat(desk.text("#reading-throatRatio")).isEqualTo("88.0 %");
+    assertThat(desk.text("#reading-seatWidth")).isEqualTo("1.25 mm");
+    assertThat(desk.findings())
+        .contains("Face width is 2.10 mm")
+        .contains("Basis: common practice, no source");
+    assertThat(desk.text("#gate-text")).contains("Gate").contains("between");
+    assertThat(desk.text("#section-title")).isEqualTo("I1  intake as planned, all 4 alike");
+  }
+
+  @Test
+  void aWidthTypedChangesReadingFindingDrawingAndStrip() {
+    int section = print("#section");
+    int strip = print("#lift-strip");
+    desk.enter("field-cut-2-width", "2.1");
+    assertThat(planned().seat().cuts().get(1).widthMm()).isEqualTo(2.1);
+    assertThat(desk.text("#reading-seatWidth")).isEqualTo("2.10 mm");
+    assertThat(desk.findings()).contains("Seat width is 2.10 mm; fast road wants at most 1.50 mm");
+    assertThat(print("#section")).isNotEqualTo(section);
+    assertThat(print("#lift-strip")).isNotEqualTo(strip);
+    desk.press(KeyCode.CONTROL).type(KeyCode.Z).release(KeyCode.CONTROL);
+    assertThat(planned().seat().cuts().get(1).widthMm()).isEqualTo(1.25);
+    assertThat(desk.text("#reading-seatWidth")).isEqualTo("1.25 mm");
+    assertThat(print("#lift-strip")).isEqualTo(strip);
+    desk.press(KeyCode.CONTROL, KeyCode.SHIFT)
+        .type(KeyCode.Z)
+        .release(KeyCode.SHIFT, KeyCode.CONTROL);
+    assertThat(planned().seat().cuts().get(1).widthMm()).isEqualTo(2.1);
+  }
+
+  @Test
+  void shopNotationIsUnderstoodAndShown() {
+    desk.enter("field-throat-", "0.89*40.5");
+    assertThat(planned().seat().throatDiameterMm()).isCloseTo(36.045, within(1e-9));
+    desk.enter("field-cut-2-width", "60 thou");
+    assertThat(planned().seat().cuts().get(1).widthMm()).isCloseTo(1.524, within(1e-9));
+    assertThat(desk.text("#field-cut-2-width-text")).isEqualTo("1.524");
+    desk.clickOn("#field-head--text").eraseText(8).write("1 19/32 in");
+    assertThat(desk.text("#field-head- .hint")).isEqualTo("= 40.481 mm");
+  }
+
+  @Test
+  void nonsenseIsRefusedBesideTheFieldAndTheOldValueStays() {
+    desk.enter("field-cut-2-width", "wide");
+    assertThat(planned().seat().cuts().get(1).widthMm()).isEqualTo(1.25);
+    assertThat(desk.text("#field-cut-2-width .hint"))
+        .contains("cannot read \"wide\"")
+        .contains("expected a length such as")
+        .contains("still 1.25 mm");
+    assertThat(desk.text("#field-cut-2-width-text")).isEqualTo("wide");
+    desk.type(KeyCode.ESCAPE);
+    assertThat(desk.text("#field-cut-2-width-text")).isEqualTo("1.25");
+    desk.enter("field-throat-", "60");
+    assertThat(desk.text("#field-throat- .hint"))
+        .contains("throat diameter must be smaller than the seat outside diameter");
+    assertThat(planned().seat().throatDiameterMm()).isEqualTo(35.65);
+  }
+
+  @Test
+  void aGripDraggedIsOneStepToUndo() {
+    double before = planned().seat().throatDiameterMm();
+    String ratio = desk.text("#reading-throatRatio");
+    dragGrip("throat", -24, 0);
+    double after = planned().seat().throatDiameterMm();
+    assertThat(after).isLessThan(before - 0.5);
+    assertThat(after * 100).isCloseTo(Math.rint(after * 100), within(1e-6));
+    assertThat(desk.text("#reading-throatRatio")).isNotEqualTo(ratio);
+    desk.runFx(desk.session::undo);
+    assertThat(planned().seat().throatDiameterMm()).isEqualTo(before);
+    dragGrip("cut-1", -10, 10);
+    assertThat(planned().seat().cuts().get(1).widthMm()).isGreaterThan(1.3);
+    assertThat(planned().seat().cuts().get(1).angleDeg()).isEqualTo(45);
+  }
+
+  @Test
+  void shiftDragsTheAngle() {
+    desk.press(KeyCode.SHIFT);
+    dragGrip("cut-2", -12, 0);
+    desk.release(KeyCode.SHIFT);
+    assertThat(planned().seat().cuts().get(2).angleDeg()).isLessThan(59);
+    assertThat(planned().seat().cuts().get(2).widthMm()).isEqualTo(1.4);
+  }
+
+  @Test
+  void keysNudgeTheChosenGripAndTheField() {
+    SectionView section = desk.window.plan().section();
+    desk.runFx(section::requestFocus);
+    desk.type(KeyCode.PERIOD).type(KeyCode.RIGHT);
+    assertThat(planned().seat().outsideDiameterMm()).isCloseTo(39.86, within(1e-9));
+    desk.press(KeyCode.SHIFT).type(KeyCode.LEFT).release(KeyCode.SHIFT);
+    assertThat(planned().seat().outsideDiameterMm()).isCloseTo(39.76, within(1e-9));
+    desk.runFx(desk.session::undo);
+    assertThat(planned().seat().outsideDiameterMm()).isEqualTo(39.85);
+    desk.clickOn("#field-margin-text").type(KeyCode.UP).type(KeyCode.UP);
+    assertThat(planned().valve().marginMm()).isCloseTo(1.32, within(1e-9));
+    desk.runFx(desk.session::switchUnits);
+    desk.clickOn("#field-margin-text").type(KeyCode.DOWN);
+    assertThat(planned().valve().marginMm()).isCloseTo(1.32 - 0.0127, within(1e-9));
+  }
+
+  @Test
+  void aCureIsTriedKeptAndPutBack() {
+    int strip = print("#lift-strip");
+    desk.clickOn("#try-0");
+    assertThat(desk.isShown("#keep-tried")).isTrue();
+    assertThat(planned().valve().backCuts()).isEmpty();
+    assertThat(desk.text("#reading-faceWidth")).isEqualTo("1.70 mm");
+    assertThat(print("#lift-strip")).isNotEqualTo(strip);
+    desk.clickOn("#put-back");
+    assertThat(desk.text("#reading-faceWidth")).isEqualTo("2.10 mm");
+    assertThat(print("#lift-strip")).isEqualTo(strip);
+    desk.clickOn("#try-0").clickOn("#keep-tried");
+    assertThat(planned().valve().faceWidthMm()).isCloseTo(1.7, within(1e-9));
+    assertThat(planned().valve().backCuts()).hasSize(1);
+    assertThat(desk.isShown("#keep-tried")).isFalse();
+  }
+
+  @Test
+  void theStackOfCutsIsEdited() {
+    desk.clickOn("#add-cut");
+    assertThat(planned().seat().cuts()).hasSize(5);
+    desk.clickOn("#cut-5-remove");
+    assertThat(planned().seat().cuts()).hasSize(4);
+    desk.clickOn("#cut-3-down");
+    assertThat(planned().seat().cuts().get(2).angleDeg()).isEqualTo(75);
+    desk.clickOn("#cut-3-seals");
+    assertThat(planned().seat().sealing()).isEqualTo(2);
+    desk.clickOn("#cut-1-remove");
+    assertThat(planned().seat().cuts()).hasSize(3);
+    assertThat(planned().seat().sealing()).isEqualTo(1);
+  }
+
+  @Test
+  void backCutsAreAddedAndRemoved() {
+    desk.clickOn("#add-back-cut").clickOn("#add-back-cut");
+    assertThat(planned().valve().backCuts()).hasSize(2);
+    desk.enter("field-back-cut-1-width", "1.4");
+    assertThat(planned().valve().backCuts().getFirst().widthMm()).isEqualTo(1.4);
+    desk.enter("field-back-cut-1-width", "19");
+    assertThat(desk.text("#field-back-cut-1-width .hint")).contains("there are only");
+    assertThat(planned().valve().backCuts().getFirst().widthMm()).isEqualTo(1.4);
+  }
+
+  @Test
+  void unitsSwitchEverywhereAndChangeNoNumber() {
+    Pairing before = planned();
+    desk.clickOn("#units-in");
+    assertThat(desk.session.units()).isEqualTo(UnitSystem.INCH);
+    assertThat(desk.text("#field-seat-outside--text")).isEqualTo("1.5689");
+    assertThat(desk.text("#reading-seatWidth")).isEqualTo("0.049 in");
+    assertThat(desk.text("#lift-text")).endsWith("in");
+    desk.runFx(desk.window.plan().section()::requestFocus);
+    desk.type(KeyCode.U);
+    assertThat(desk.session.units()).isEqualTo(UnitSystem.METRIC);
+    assertThat(planned()).isEqualTo(before);
+  }
+
+  @Test
+  void seatsAndStatesAreChosenByClickAndKey() {
+    desk.clickOn("#seat-E2");
+    assertThat(desk.text("#section-title")).isEqualTo("E2  exhaust as planned, all 4 alike");
+    desk.clickOn("#show-found");
+    assertThat(desk.text("#section-title")).contains("as found");
+    assertThat(desk.text("#reading-seatWidth")).isEqualTo("2.30 mm");
+    desk.runFx(desk.window.plan().section()::requestFocus);
+    desk.write("]");
+    assertThat(desk.session.seat().get().label()).isEqualTo("I3");
+    desk.write("[[");
+    assertThat(desk.session.seat().get().label()).isEqualTo("I2");
+    desk.type(KeyCode.P);
+    assertThat(desk.text("#section-title")).contains("as planned");
+  }
+
+  @Test
+  void editingOneSeatEditsItsWholeGroup() {
+    desk.clickOn("#seat-I3");
+    desk.enter("field-throat-", "35.2");
+    desk.clickOn("#seat-I1");
+    assertThat(desk.text("#field-throat--text")).isEqualTo("35.2");
+    assertThat(desk.session.job().exhaust()).isEqualTo(JobFile.demo().exhaust());
+  }
+
+  @Test
+  void theFoundStateIsEditedApart() {
+    desk.clickOn("#show-found");
+    desk.enter("field-throat-", "34");
+    assertThat(desk.session.job().intake().found().seat().throatDiameterMm()).isEqualTo(34);
+    assertThat(planned().seat().throatDiameterMm()).isEqualTo(35.65);
+  }
+
+  @Test
+  void theLeverRaisesTheValve() {
+    int section = print("#section");
+    String gate = desk.text("#gate-text");
+    desk.runFx(() -> desk.window.plan().section().liftProperty().set(8));
+    assertThat(desk.text("#lift-text")).isEqualTo("8.00 mm");
+    assertThat(desk.text("#gate-text")).isNotEqualTo(gate);
+    assertThat(print("#section")).isNotEqualTo(section);
+    Node strip = desk.lookup("#lift-strip").query();
+    desk.runFx(strip::requestFocus);
+    desk.type(KeyCode.LEFT);
+    assertThat(desk.window.plan().section().liftProperty().get()).isEqualTo(7);
+    desk.runFx(() -> desk.window.plan().section().liftProperty().set(0));
+    assertThat(desk.text("#gate-text")).isEqualTo("Closed.");
+  }
+
+  @Test
+  void aJobIsSavedAndReopened() throws Exception {
+    Path file = folder.resolve("mine");
+    desk.picks.save = Optional.of(file);
+    desk.enter("field-cut-2-width", "1.3");
+    assertThat(desk.text("#job-title")).endsWith("*");
+    desk.press(KeyCode.CONTROL).type(KeyCode.S).release(KeyCode.CONTROL);
+    Path written = folder.resolve("mine" + JobFile.EXTENSION);
+    assertThat(JobFile.read(written).job()).isEqualTo(desk.session.job());
+    assertThat(desk.text("#job-title")).doesNotContain("*");
+    Job saved = desk.session.job();
+    desk.enter("field-cut-2-width", "1.4");
+    desk.picks.open = Optional.of(written);
+    desk.picks.unsaved = FilePicker.Unsaved.STAY;
+    desk.press(KeyCode.CONTROL).type(KeyCode.O).release(KeyCode.CONTROL);
+    assertThat(planned().seat().cuts().get(1).widthMm()).isEqualTo(1.4);
+    desk.picks.unsaved = FilePicker.Unsaved.DROP;
+    desk.press(KeyCode.CONTROL).type(KeyCode.O).release(KeyCode.CONTROL);
+    assertThat(desk.picks.asked).isEqualTo(2);
+    assertThat(desk.session.job()).isEqualTo(saved);
+    assertThat(desk.folder.recent()).contains(written.toAbsolutePath());
+  }
+
+  @Test
+  void whatIsBeingTypedCountsWhenSaving() throws Exception {
+    desk.picks.save = Optional.of(folder.resolve("typed" + JobFile.EXTENSION));
+    desk.clickOn("#field-cut-2-width-text").eraseText(6).write("1.37");
+    desk.press(KeyCode.CONTROL).type(KeyCode.S).release(KeyCode.CONTROL);
+    Job saved = JobFile.read(folder.resolve("typed" + JobFile.EXTENSION)).job();
+    assertThat(saved.intake().planned().seat().cuts().get(1).widthMm()).isEqualTo(1.37);
+  }
+
+  @Test
+  void aDamagedFileIsSaidAndTheOpenJobStays() throws Exception {
+    desk.enter("field-cut-2-width", "1.3");
+    Job open = desk.session.job();
+    Path damaged =
+        Files.writeString(
+            folder.resolve("bad" + JobFile.EXTENSION), "{\"format\": \"finebore-job\", \"ver");
+    desk.runFx(() -> desk.window.openFile(damaged));
+    assertThat(desk.text("#banner-text")).contains("damaged or cut short at line 1");
+    assertThat(desk.session.job()).isEqualTo(open);
+    assertThat(desk.picks.asked).isZero();
+    desk.clickOn("#close-banner");
+    assertThat(desk.isShown("#banner-text")).isFalse();
+  }
+
+  @Test
+  void theJobsOwnFieldsAreEdited() {
+    desk.clickOn("#show-job");
+    desk.clickOn("#job-name").eraseText(20).write("Skarn two").type(KeyCode.ENTER);
+    assertThat(desk.session.job().name()).isEqualTo("Skarn two");
+    desk.enter("field-cylinders", "2");
+    assertThat(desk.session.job().engine().seats()).hasSize(4);
+    desk.enter("field-cylinders", "2.5");
+    assertThat(desk.text("#field-cylinders .hint")).contains("whole number");
+    desk.enter("field-cam-lift-at-valve", "11.4");
+    desk.clickOn("#usual-lifts");
+    assertThat(desk.session.job().test().liftsMm()).endsWith(12.0);
+    desk.enter("field-target-hp-0-none", "0");
+    assertThat(desk.session.job().engine().targetHp()).isEmpty();
+  }
+
+  @Test
+  void anotherPracticeWantsOtherThings() {
+    desk.runFx(() -> desk.session.edit("", job -> job.withPractice("road")));
+    assertThat(desk.text("#readings-practice")).contains("Road and long life");
+    assertThat(desk.findings())
+        .contains("road and long life wants at most 88.0 %")
+        .contains("Seat width is 1.25 mm");
+  }
+
+  @Test
+  void theSheetOfKeysOpensAndCloses() {
+    desk.type(KeyCode.F1);
+    assertThat(desk.isShown("#shortcut-sheet")).isTrue();
+    desk.type(KeyCode.ESCAPE);
+    assertThat(desk.isShown("#shortcut-sheet")).isFalse();
+  }
+
+  @Test
+  void theDarkLookIsKept() {
+    int section = print("#section");
+    desk.press(KeyCode.CONTROL).type(KeyCode.D).release(KeyCode.CONTROL);
+    assertThat(print("#section")).isNotEqualTo(section);
+    assertThat(desk.folder.theme().id()).isEqualTo("dark");
+    desk.press(KeyCode.CONTROL).type(KeyCode.D).release(KeyCode.CONTROL);
+    assertThat(print("#section")).isEqualTo(section);
+  }
+
+  @Test
+  void zoomAndFit() {
+    SectionView view = desk.window.plan().section();
+    Point2D before = grip("throat");
+    desk.clickOn("#zoom-in");
+    assertThat(grip("throat").distance(before)).isGreaterThan(5);
+    desk.clickOn("#fit");
+    assertThat(grip("throat").distance(before)).isLessThan(0.5);
+    desk.moveTo(view).scroll(4, javafx.geometry.VerticalDirection.UP);
+    assertThat(grip("throat").distance(before)).isGreaterThan(5);
+    desk.doubleClickOn(view.localToScreen(30, 30).getX(), view.localToScreen(30, 30).getY());
+    assertThat(grip("throat").distance(before)).isLessThan(0.5);
+  }
+
+  @Test
+  void everyControlIsReachedByTab() {
+    desk.runFx(() -> desk.lookup("#job-menu").query().requestFocus());
+    java.util.Set<String> reached = new java.util.HashSet<>();
+    for (int k = 0; k < 90; k++) {
+      desk.type(KeyCode.TAB);
+      Node owner = desk.window.scene().getFocusOwner();
+      if (owner != null && owner.getId() != null) {
+        reached.add(owner.getId());
+      }
+    }
+    assertThat(reached)
+        .contains(
+            "job-menu",
+            "seat-I1",
+            "seat-E4",
+            "show-found",
+            "field-cut-1-angle-text",
+            "cut-1-down",
+            "add-cut",
+            "field-throat--text",
+            "field-head--text",
+            "add-back-cut",
+            "section",
+            "lift-lever",
+            "lift-strip",
+            "fit",
+            "try-0",
+            "theme",
+            "help");
+  }
+
+  @Test
+  void theCutSheetIsWritten() throws Exception {
+    Path sheet = folder.resolve("sheet.csv");
+    desk.picks.sheet = Optional.of(sheet);
+    desk.press(KeyCode.CONTROL).type(KeyCode.K).release(KeyCode.CONTROL);
+    assertThat(Files.readString(sheet)).startsWith("group,seats,step");
+    assertThat(desk.text("#banner-text")).contains("sheet.csv");
+  }
+
+  @Test
+  void aNewJobBeginsWithNumbersThatWork() {
+    desk.press(KeyCode.CONTROL).type(KeyCode.N).release(KeyCode.CONTROL);
+    assertThat(desk.session.job().name()).isEqualTo("New job");
+    assertThat(desk.text("#gate-text")).contains("Gate");
+    assertThat(desk.findings()).doesNotContain("Fault");
+  }
+
+  @Test
+  void unsavedWorkIsFoundAgainByTheNextRun() throws Exception {
+    desk.enter("field-cut-2-width", "1.33");
+    desk.recovery.settle();
+    Path own = home.resolve("recovery-" + ProcessHandle.current().pid() + ".json");
+    assertThat(own).exists();
+    // As left behind by a process that is no more.
+    Process gone = new ProcessBuilder("true").start();
+    gone.waitFor();
+    Path orphan = Files.copy(own, home.resolve("recovery-" + gone.pid() + ".json"));
+    var lost = desk.recovery.lost().orElseThrow();
+    assertThat(lost.document().job().intake().planned().seat().cuts().get(1).widthMm())
+        .isEqualTo(1.33);
+    desk.runFx(desk.session::undo);
+    desk.runFx(() -> desk.window.offer(lost));
+    assertThat(desk.text("#banner-text")).contains("\"Skarn 1.6\" was not saved");
+    desk.clickOn("#recover");
+    assertThat(planned().seat().cuts().get(1).widthMm()).isEqualTo(1.33);
+    assertThat(desk.session.changed().get()).isTrue();
+    assertThat(orphan).doesNotExist();
+  }
+
+  @Test
+  void theWelcomeOffersTheDemo() {
+    desk.runFx(desk.window::welcome);
+    assertThat(desk.isShown("#welcome")).isTrue();
+    desk.clickOn("#welcome-demo");
+    assertThat(desk.isShown("#plan-station")).isTrue();
+    assertThat(desk.session.job().name()).isEqualTo("Skarn 1.6");
+  }
+}

@@ -1,0 +1,108 @@
+package finebore.desk.session;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import finebore.desk.theme.Theme;
+import finebore.formats.JobDocument;
+import finebore.formats.JobFile;
+import finebore.job.Job;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class SessionTest {
+
+  @TempDir private Path home;
+
+  private static Job named(String name) {
+    return JobFile.demo().withName(name, "");
+  }
+
+  @Test
+  void undoReachesBackToTheOpening() {
+    Edits edits = new Edits(named("0"));
+    for (int k = 1; k <= 2000; k++) {
+      edits.edit(named(String.valueOf(k)), "");
+    }
+    for (int k = 1999; k >= 0; k--) {
+      assertThat(edits.undo().orElseThrow().name()).isEqualTo(String.valueOf(k));
+    }
+    assertThat(edits.canUndo()).isFalse();
+    assertThat(edits.undo()).isEmpty();
+    assertThat(edits.redo().orElseThrow().name()).isEqualTo("1");
+  }
+
+  @Test
+  void aGestureIsOneStepAndEnds() {
+    Edits edits = new Edits(named("0"));
+    edits.edit(named("1"), "drag 1");
+    edits.edit(named("2"), "drag 1");
+    edits.endGesture();
+    edits.edit(named("3"), "drag 1");
+    assertThat(edits.undo().orElseThrow().name()).isEqualTo("2");
+    assertThat(edits.undo().orElseThrow().name()).isEqualTo("0");
+    edits.edit(named("4"), "");
+    assertThat(edits.canRedo()).isFalse();
+  }
+
+  @Test
+  void anEditThatCannotBeLeavesTheJob() {
+    JobSession session = new JobSession(JobDocument.fresh(JobFile.demo()), Optional.empty());
+    Job before = session.job();
+    assertThatThrownBy(() -> session.editPairing("", p -> p.withSeat(p.seat().withThroat(500))))
+        .isInstanceOf(IllegalArgumentException.class);
+    assertThat(session.job()).isEqualTo(before);
+    assertThat(session.changed().get()).isFalse();
+    assertThat(session.canUndo().get()).isFalse();
+  }
+
+  @Test
+  void settingsAndRecentJobsAreKept() throws Exception {
+    DeskFolder folder = new DeskFolder(home);
+    folder.keepTheme(Theme.DARK);
+    folder.keepTextScale(1.3);
+    for (int k = 0; k < 10; k++) {
+      folder.keepRecent(Files.createFile(home.resolve("job " + k + ".finebore.json")));
+    }
+    folder.keepRecent(home.resolve("job 5.finebore.json"));
+    DeskFolder again = new DeskFolder(home);
+    assertThat(again.theme()).isEqualTo(Theme.DARK);
+    assertThat(again.textScale()).isEqualTo(1.3);
+    assertThat(again.recent()).hasSize(8).first().isEqualTo(home.resolve("job 5.finebore.json"));
+    Files.delete(home.resolve("job 5.finebore.json"));
+    assertThat(again.recent()).hasSize(7);
+  }
+
+  @Test
+  void brokenSettingsDoNotStopTheDesk() throws Exception {
+    Files.writeString(home.resolve("settings.properties"), "theme=\\uZZZZ");
+    DeskFolder folder = new DeskFolder(home);
+    assertThat(folder.theme()).isEqualTo(Theme.PAPER);
+    assertThat(folder.textScale()).isEqualTo(1);
+    Files.writeString(home.resolve("recovery-999999999.json"), "no job at all");
+    assertThat(new Recovery(folder).lost()).isEmpty();
+  }
+
+  @Test
+  void theRecoveryCopyGoesWithTheLastChange() {
+    DeskFolder folder = new DeskFolder(home);
+    Recovery recovery = new Recovery(folder);
+    JobSession session = new JobSession(JobDocument.fresh(JobFile.demo()), Optional.empty());
+    Path own = folder.recoveryFile(ProcessHandle.current().pid());
+    session.edit("", job -> job.withName("Changed", ""));
+    recovery.keep(session);
+    recovery.settle();
+    assertThat(own).exists();
+    session.undo();
+    recovery.keep(session);
+    recovery.settle();
+    assertThat(own).doesNotExist();
+    session.edit("", job -> job.withName("Again", ""));
+    recovery.keep(session);
+    recovery.close();
+    assertThat(own).doesNotExist();
+  }
+}
