@@ -101,8 +101,25 @@ final class DeskRobot extends FxRobot {
   }
 
   boolean isShown(String id) {
-    return onFx(
-        () -> lookup(id).queryAll().stream().anyMatch(n -> n.isVisible() && n.getScene() != null));
+    return onFx(() -> lookup(id).queryAll().stream().anyMatch(DeskRobot::isVisibleWithParents));
+  }
+
+  private static boolean isVisibleWithParents(Node node) {
+    for (Node at = node; at != null; at = at.getParent()) {
+      if (!at.isVisible()) {
+        return false;
+      }
+    }
+    return node.getScene() != null;
+  }
+
+  /** Lays everything out now instead of at the next frame. */
+  void settle() {
+    runFx(
+        () -> {
+          window.scene().getRoot().applyCss();
+          window.scene().getRoot().layout();
+        });
   }
 
   /** Types over a field's content and presses Enter. */

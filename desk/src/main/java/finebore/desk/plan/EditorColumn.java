@@ -35,10 +35,17 @@ final class EditorColumn extends VBox {
       button.setMaxWidth(Double.MAX_VALUE);
       button.setId("show-" + button.getText().toLowerCase(java.util.Locale.ROOT));
     }
-    planned.setOnAction(e -> choose(planned));
-    found.setOnAction(e -> choose(found));
-    details.setOnAction(e -> choose(details));
     planned.setSelected(true);
+    group
+        .selectedToggleProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (is == null) {
+                was.setSelected(true);
+              } else {
+                choose((ToggleButton) is);
+              }
+            });
     HBox tabs = new HBox(4, planned, found, details);
 
     pairing
@@ -63,7 +70,6 @@ final class EditorColumn extends VBox {
   }
 
   private void choose(ToggleButton button) {
-    button.setSelected(true);
     scroll.setContent(button == details ? job : pairing);
     if (button != details && session.isShowingFound() != (button == found)) {
       session.showFound(button == found);

@@ -115,6 +115,8 @@ public final class PlanStation extends BorderPane {
     widths(1240);
     section.liftProperty().addListener((o, was, is) -> showLift());
     session.work().addListener((o, was, is) -> show(is));
+    // Keeping a tried cure leaves all figures as they are, so the work itself does not change then.
+    session.tried().addListener((o, was, is) -> show(session.work().get()));
     show(session.work().get());
   }
 

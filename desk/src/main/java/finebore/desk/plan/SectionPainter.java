@@ -54,6 +54,7 @@ final class SectionPainter {
   }
 
   void paint(double liftMm) {
+    g.setLineCap(StrokeLineCap.BUTT);
     g.setFill(palette.paper());
     g.fillRect(0, 0, width, height);
     axis();
@@ -150,7 +151,6 @@ final class SectionPainter {
             seated -> {
               g.setStroke(palette.blue());
               g.setLineWidth(6);
-              g.setLineCap(StrokeLineCap.BUTT);
               Point a = seated.contact().inner();
               Point b = seated.contact().outer();
               g.strokeLine(frame.x(a.r()), frame.y(a.z()), frame.x(b.r()), frame.y(b.z()));

@@ -90,6 +90,7 @@ public final class MainWindow {
     scene = new Scene(root, 1280, 800);
     look();
     scene.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+    scene.addEventFilter(KeyEvent.KEY_TYPED, this::typed);
     session.work().addListener((o, was, is) -> show());
     session.changed().addListener((o, was, is) -> show());
     session.file().addListener((o, was, is) -> show());
@@ -248,9 +249,7 @@ public final class MainWindow {
       e.consume();
     } else if (e.isShortcutDown()) {
       controlKey(e);
-    } else if (!(scene.getFocusOwner() instanceof TextInputControl)
-        && !e.isAltDown()
-        && welcome.isEmpty()) {
+    } else if (takesPlainKeys() && !e.isAltDown()) {
       plainKey(e);
     }
   }
@@ -295,13 +294,22 @@ public final class MainWindow {
     }
   }
 
+  private boolean takesPlainKeys() {
+    return !(scene.getFocusOwner() instanceof TextInputControl)
+        && welcome.isEmpty()
+        && !root.getChildren().contains(sheet);
+  }
+
+  /** Brackets stand on different keys, some behind AltGr, so it is what was typed that counts. */
+  private void typed(KeyEvent e) {
+    if (takesPlainKeys() && (e.getCharacter().equals("[") || e.getCharacter().equals("]"))) {
+      session.step(e.getCharacter().equals("[") ? -1 : 1);
+      e.consume();
+    }
+  }
+
   private void plainKey(KeyEvent e) {
-    String typed = e.getText();
-    if (typed.equals("[")) {
-      session.step(-1);
-    } else if (typed.equals("]")) {
-      session.step(1);
-    } else if (e.getCode() == KeyCode.U) {
+    if (e.getCode() == KeyCode.U) {
       session.switchUnits();
     } else if (e.getCode() == KeyCode.P) {
       session.showFound(false);
