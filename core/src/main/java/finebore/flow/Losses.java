@@ -58,6 +58,7 @@ public record Losses(
       double throatAreaMm2,
       Direction direction,
       LossCoefficients coefficients,
+      Sectors sectors,
       Calibration calibration) {}
 
   /**
@@ -162,7 +163,11 @@ public record Losses(
               .sorted(Comparator.comparingDouble(Loss::share).reversed())
               .toList();
       return new Losses(
-          smallest, setting.calibration().factor() / Math.sqrt(total), c, filled, parts);
+          smallest,
+          setting.calibration().factor() * setting.sectors().mean() / Math.sqrt(total),
+          c,
+          filled,
+          parts);
     }
 
     /**

@@ -59,6 +59,10 @@ public record Job(
     return new Job(name, purpose, units, practice, changed, intake, exhaust, test, notes);
   }
 
+  public Job withNotes(String changed) {
+    return new Job(name, purpose, units, practice, engine, intake, exhaust, test, changed);
+  }
+
   public Job withTest(TestPlan changed) {
     return new Job(name, purpose, units, practice, engine, intake, exhaust, changed, notes);
   }

@@ -33,6 +33,18 @@ public record TestPlan(List<Double> liftsMm, double depressionPa, Bands bands) {
     }
   }
 
+  public TestPlan withLifts(List<Double> changed) {
+    return new TestPlan(changed, depressionPa, bands);
+  }
+
+  public TestPlan withDepression(double pa) {
+    return new TestPlan(liftsMm, pa, bands);
+  }
+
+  public TestPlan withBands(Bands changed) {
+    return new TestPlan(liftsMm, depressionPa, changed);
+  }
+
   /**
    * The usual lifts to past a cam's: every millimetre, or 0.050 in and then every 0.100 in; common
    * practice, no source.

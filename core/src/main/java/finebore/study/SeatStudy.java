@@ -6,6 +6,7 @@ import finebore.flow.FlowCurve;
 import finebore.flow.LiftPoint;
 import finebore.flow.LossCoefficients;
 import finebore.flow.Losses;
+import finebore.flow.Sectors;
 import finebore.flow.TestConditions;
 import finebore.job.Group;
 import finebore.job.Job;
@@ -154,6 +155,7 @@ public record SeatStudy(
         throatAreaMm2(pairing),
         port.direction(),
         LossCoefficients.FITTED,
+        Sectors.BENT_PORT,
         calibration);
   }
 

@@ -67,8 +67,13 @@ public enum UnitSystem {
     return flowNumber(m3PerS) + " " + flow.symbol();
   }
 
+  /** A pressure to two decimals, without a unit. */
+  public String pressureNumber(double pa) {
+    return trimmed(pressure.fromBase(pa), 2);
+  }
+
   public String pressureText(double pa) {
-    return trimmed(pressure.fromBase(pa), 2) + " " + pressure.symbol();
+    return pressureNumber(pa) + " " + pressure.symbol();
   }
 
   /** A number with a fixed count of decimals; never "-0.00". */

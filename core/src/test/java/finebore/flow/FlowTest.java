@@ -116,4 +116,15 @@ class FlowTest {
     assertThatThrownBy(() -> new Calibration(1, 9, java.util.Optional.empty()))
         .hasMessageContaining("factor");
   }
+
+  @Test
+  void sectorsShareTheCircle() {
+    assertThat(Sectors.EVEN.mean()).isEqualTo(1);
+    assertThat(Sectors.BENT_PORT.mean()).isCloseTo((1 + 0.65 / 0.72) / 2, within(1e-12));
+    assertThatThrownBy(() -> new Sectors(java.util.List.of(new Sectors.Sector("half", 0.5, 1))))
+        .hasMessageContaining("add up to 1");
+    assertThatThrownBy(() -> new Sectors.Sector("none", 0, 1)).hasMessageContaining("share");
+    assertThatThrownBy(() -> new Sectors.Sector("odd", 1, 2))
+        .hasMessageContaining("relative discharge");
+  }
 }

@@ -54,6 +54,7 @@ class LossesTest {
             SeatStudy.throatAreaMm2(pairing),
             direction,
             LossCoefficients.FITTED,
+            Sectors.EVEN,
             Calibration.SEAT_ALONE));
   }
 
@@ -251,6 +252,7 @@ class LossesTest {
                   SeatStudy.throatAreaMm2(pairing),
                   Direction.INTAKE,
                   LossCoefficients.FITTED,
+                  Sectors.EVEN,
                   Calibration.UNCALIBRATED));
       left[k] = with.effectiveAreaMm2() / area(pairing, lifts[k]);
     }

@@ -6,6 +6,7 @@ import finebore.formats.FileProblem;
 import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine;
@@ -22,10 +23,18 @@ public final class Main {
   private Main() {}
 
   public static void main(String[] arguments) {
+    if (opensWindow(arguments)) {
+      Toolkit.begin();
+    }
     int code = Commands.withManners(new CommandLine(new Main())).execute(arguments);
     if (code != 0) {
       System.exit(code);
     }
+  }
+
+  private static boolean opensWindow(String[] arguments) {
+    List<String> words = List.of(arguments);
+    return words.contains("demo") || words.contains("open");
   }
 
   /** Options of a picture. */
@@ -71,7 +80,7 @@ public final class Main {
 
     Integer run(JobDocument document, Optional<Path> file) throws FileProblem {
       if (shot == null) {
-        FineBoreApp.open(Optional.of(document), file);
+        DeskStart.open(Optional.of(document), file);
         return 0;
       }
       if (!station.equals("plan")) {
@@ -117,7 +126,7 @@ public final class Main {
     @Override
     public Integer call() throws FileProblem {
       if (file == null) {
-        FineBoreApp.open(Optional.empty(), Optional.empty());
+        DeskStart.open(Optional.empty(), Optional.empty());
         return 0;
       }
       return picture.run(JobFile.read(file), Optional.of(file));

@@ -57,7 +57,8 @@ final class Shot {
             .findFirst()
             .orElseThrow(() -> new FileProblem("--seat: the job has no seat " + view.seat()));
     CompletableFuture<WritableImage> picture = new CompletableFuture<>();
-    Platform.startup(() -> draw(view, place, lift, picture));
+    Toolkit.await();
+    Platform.runLater(() -> draw(view, place, lift, picture));
     try {
       WritableImage image = picture.get();
       ImageIO.write(SwingFXUtils.fromFXImage(image, null), "png", out.toFile());

@@ -1,9 +1,9 @@
 package finebore.desk.controls;
 
+import finebore.seat.Cut;
 import finebore.units.Notation;
 import finebore.units.NotationException;
 import finebore.units.UnitSystem;
-import java.util.function.DoubleConsumer;
 import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
@@ -27,6 +27,7 @@ public final class NumberField extends VBox {
   public enum Kind {
     LENGTH,
     ANGLE,
+    PRESSURE,
     NUMBER
   }
 
@@ -114,14 +115,20 @@ public final class NumberField extends VBox {
     return switch (kind) {
       case LENGTH -> units.get().length().symbol();
       case ANGLE -> "°";
+      case PRESSURE -> units.get().pressure().symbol();
       case NUMBER -> "";
     };
   }
 
   private String plain() {
+    return written(value);
+  }
+
+  private String written(double number) {
     return switch (kind) {
-      case LENGTH -> units.get().lengthNumber(value);
-      case ANGLE, NUMBER -> finebore.seat.Cut.angleText(value);
+      case LENGTH -> units.get().lengthNumber(number);
+      case PRESSURE -> units.get().pressureNumber(number);
+      case ANGLE, NUMBER -> Cut.angleText(number);
     };
   }
 
@@ -129,6 +136,7 @@ public final class NumberField extends VBox {
     return switch (kind) {
       case LENGTH -> Notation.length(text.getText(), units.get());
       case ANGLE -> Notation.angle(text.getText());
+      case PRESSURE -> Notation.pressure(text.getText(), units.get());
       case NUMBER -> Notation.number(text.getText());
     };
   }
@@ -144,11 +152,7 @@ public final class NumberField extends VBox {
       if (bare) {
         hide();
       } else {
-        say(
-            "= "
-                + (kind == Kind.LENGTH
-                    ? units.get().lengthNumber(read) + " " + unitText()
-                    : finebore.seat.Cut.angleText(read) + unitText()));
+        say("= " + written(read) + " " + unitText());
       }
     } catch (NotationException e) {
       hide();
@@ -217,12 +221,8 @@ public final class NumberField extends VBox {
     return switch (kind) {
       case LENGTH -> units.get().nudgeMm();
       case ANGLE -> 0.5;
-      case NUMBER -> 1;
+      case PRESSURE -> units.get().pressure().toBase(0.1);
+      case NUMBER -> value < 2 ? 0.01 : 1;
     };
-  }
-
-  /** A taker for plain edits that do not tell gestures apart. */
-  public static Taker plain(DoubleConsumer consumer) {
-    return (gesture, read) -> consumer.accept(read);
   }
 }

@@ -66,7 +66,9 @@ final class CutStackEditor extends VBox {
     while (rows.size() > seat.cuts().size()) {
       rows.removeLast();
     }
-    list.getChildren().setAll(rows);
+    if (!list.getChildren().equals(rows)) {
+      list.getChildren().setAll(rows);
+    }
     List<ShownCut> shown = session.work().get().shown().seat().shown();
     for (int k = 0; k < rows.size(); k++) {
       rows.get(k).show(seat, shown.get(k));

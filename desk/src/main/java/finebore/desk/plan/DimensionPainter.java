@@ -26,6 +26,8 @@ final class DimensionPainter {
 
   private record Label(String text, Color colour, boolean strong) {}
 
+  private static final Text PROBE = new Text();
+
   private final GraphicsContext g;
   private final Work work;
   private final ViewFrame frame;
@@ -211,8 +213,8 @@ final class DimensionPainter {
   }
 
   private double measure(Label label) {
-    Text probe = new Text(label.text());
-    probe.setFont(label.strong() ? Theme.boldFigures(size) : Theme.figures(size));
-    return probe.getLayoutBounds().getWidth();
+    PROBE.setText(label.text());
+    PROBE.setFont(label.strong() ? Theme.boldFigures(size) : Theme.figures(size));
+    return PROBE.getLayoutBounds().getWidth();
   }
 }

@@ -1,15 +1,17 @@
 package finebore.desk.plan;
 
+import finebore.desk.controls.Styles;
 import finebore.desk.session.JobSession;
 import finebore.practice.Finding;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** What is worth saying about the state looked at, with cures to try. */
@@ -17,6 +19,7 @@ public final class FindingsPane extends VBox {
 
   private final JobSession session;
   private final VBox rows = new VBox();
+  private final List<Row> shown = new ArrayList<>();
   private final Label heading = new Label();
 
   public FindingsPane(JobSession session) {
@@ -36,40 +39,59 @@ public final class FindingsPane extends VBox {
   private void show() {
     List<Finding> findings = session.work().get().findings();
     heading.setText(findings.isEmpty() ? "FINDINGS: none" : "FINDINGS: " + findings.size());
-    rows.getChildren().clear();
+    while (shown.size() < findings.size()) {
+      shown.add(new Row(shown.size()));
+    }
     for (int k = 0; k < findings.size(); k++) {
-      rows.getChildren().add(row(findings.get(k), k));
+      shown.get(k).show(findings.get(k));
+    }
+    List<Row> wanted = shown.subList(0, findings.size());
+    if (!rows.getChildren().equals(wanted)) {
+      rows.getChildren().setAll(wanted);
     }
   }
 
-  private HBox row(Finding finding, int number) {
-    Label severity = new Label(mark(finding) + " " + finding.severity().word());
-    severity.getStyleClass().add(finding.severity().name().toLowerCase(java.util.Locale.ROOT));
-    severity.setMinWidth(78);
-    Label what = new Label(finding.what() + " " + finding.why());
-    what.setWrapText(true);
-    what.setMinHeight(Region.USE_PREF_SIZE);
-    Label basis = new Label("Basis: " + finding.basis());
-    basis.getStyleClass().addAll("muted", "small");
-    VBox words = new VBox(what, basis);
-    HBox.setHgrow(words, Priority.ALWAYS);
-    HBox row = new HBox(8, severity, words);
-    row.setAlignment(Pos.TOP_LEFT);
-    row.getStyleClass().add("finding-row");
-    finding
-        .cure()
-        .ifPresent(
-            cure -> {
-              Button button = new Button("Try it: " + cure.words(session.units()));
-              button.setId("try-" + number);
-              button.setWrapText(true);
-              button.setMaxWidth(250);
-              button.setMinHeight(Region.USE_PREF_SIZE);
-              button.setMinWidth(200);
-              button.setOnAction(e -> session.tryCure(cure));
-              row.getChildren().add(button);
-            });
-    return row;
+  /** One finding; kept while it changes, so that a drag does not build the pane anew. */
+  private final class Row extends HBox {
+    private final Label severity = new Label();
+    private final Label what = new Label();
+    private final Label basis = new Label();
+    private final Button button = new Button();
+
+    Row(int number) {
+      super(8);
+      severity.setMinWidth(78);
+      severity.getStyleClass().add("note");
+      what.setWrapText(true);
+      what.setMinHeight(USE_PREF_SIZE);
+      basis.getStyleClass().addAll("muted", "small");
+      VBox words = new VBox(what, basis);
+      HBox.setHgrow(words, Priority.ALWAYS);
+      button.setId("try-" + number);
+      button.setWrapText(true);
+      button.setMaxWidth(250);
+      button.setMinHeight(USE_PREF_SIZE);
+      button.setMinWidth(200);
+      getChildren().addAll(severity, words, button);
+      setAlignment(Pos.TOP_LEFT);
+      getStyleClass().add("finding-row");
+    }
+
+    void show(Finding finding) {
+      severity.setText(mark(finding) + " " + finding.severity().word());
+      Styles.state(severity, finding.severity().name().toLowerCase(Locale.ROOT));
+      what.setText(finding.what() + " " + finding.why());
+      basis.setText("Basis: " + finding.basis());
+      button.setVisible(finding.cure().isPresent());
+      button.setManaged(finding.cure().isPresent());
+      finding
+          .cure()
+          .ifPresent(
+              cure -> {
+                button.setText("Try it: " + cure.words(session.units()));
+                button.setOnAction(e -> session.tryCure(cure));
+              });
+    }
   }
 
   private static String mark(Finding finding) {

@@ -3,6 +3,7 @@ package finebore.desk.plan;
 import finebore.desk.controls.FieldGrid;
 import finebore.desk.controls.NumberField.Kind;
 import finebore.desk.session.JobSession;
+import finebore.flow.Bands;
 import finebore.flow.CamLift;
 import finebore.formats.PracticeFiles;
 import finebore.job.Group;
@@ -17,6 +18,7 @@ import java.util.function.ToDoubleFunction;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
@@ -28,6 +30,7 @@ final class JobEditor extends VBox {
   private final TextField name = new TextField();
   private final TextField purpose = new TextField();
   private final ComboBox<Practice> practice = new ComboBox<>();
+  private final TextArea notes = new TextArea();
   private final Label problem = new Label();
   private final Label demand = new Label();
 
@@ -53,6 +56,17 @@ final class JobEditor extends VBox {
                 }
               });
     }
+    notes.setId("job-notes");
+    notes.setPrefRowCount(4);
+    notes.setWrapText(true);
+    notes
+        .focusedProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (!is) {
+                session.edit("", job -> job.withNotes(notes.getText()));
+              }
+            });
     practice.setId("practice");
     practice.setMaxWidth(Double.MAX_VALUE);
     practice.getItems().setAll(PracticeFiles.all());
@@ -91,7 +105,11 @@ final class JobEditor extends VBox {
             engineFields(),
             heading("CAM AND CLEARANCE, of the group looked at"),
             groupFields(),
+            heading("FLOW TEST"),
+            testFields(),
             lifts,
+            heading("NOTES"),
+            notes,
             heading("WHAT THE ENGINE ASKS"),
             demand);
     session.work().addListener((o, was, is) -> show());
@@ -100,9 +118,7 @@ final class JobEditor extends VBox {
 
   private static Job usualLifts(Job job) {
     double lift = Math.max(job.intake().cam().maxLiftMm(), job.exhaust().cam().maxLiftMm());
-    TestPlan usual = TestPlan.usual(job.units(), lift);
-    TestPlan plan = new TestPlan(usual.liftsMm(), job.test().depressionPa(), job.test().bands());
-    return job.withTest(plan);
+    return job.withTest(job.test().withLifts(TestPlan.usual(job.units(), lift).liftsMm()));
   }
 
   private static Label heading(String words) {
@@ -133,6 +149,9 @@ final class JobEditor extends VBox {
     }
     if (!purpose.isFocused()) {
       purpose.setText(job.purpose());
+    }
+    if (!notes.isFocused()) {
+      notes.setText(job.notes());
     }
     practice.setValue(PracticeFiles.orDefault(job.practice()));
     demand.setText(demandText(job));
@@ -211,6 +230,25 @@ final class JobEditor extends VBox {
             Kind.LENGTH,
             j -> j.engine().valveSpacingMm().orElse(0),
             (j, mm) -> j.withEngine(j.engine().withValveSpacing(optional(mm))));
+  }
+
+  private FieldGrid testFields() {
+    return new FieldGrid(session)
+        .job(
+            "Depression",
+            Kind.PRESSURE,
+            j -> j.test().depressionPa(),
+            (j, pa) -> j.withTest(j.test().withDepression(pa)))
+        .job(
+            "Low lift to L/D",
+            Kind.NUMBER,
+            j -> j.test().bands().lowTo(),
+            (j, n) -> j.withTest(j.test().withBands(new Bands(n, j.test().bands().midTo()))))
+        .job(
+            "Mid lift to L/D",
+            Kind.NUMBER,
+            j -> j.test().bands().midTo(),
+            (j, n) -> j.withTest(j.test().withBands(new Bands(j.test().bands().lowTo(), n))));
   }
 
   private static int whole(String field, double value) {

@@ -23,8 +23,6 @@ import javafx.scene.text.TextAlignment;
  */
 final class SectionPainter {
 
-  private static final double HATCH_PX = 9;
-
   /** Shares below this are not drawn as beads. */
   private static final double SMALL_SHARE = 0.012;
 
@@ -95,7 +93,8 @@ final class SectionPainter {
     path(ring, true);
     g.setFill(palette.iron());
     g.fill();
-    hatch(ring, palette.hatch(), 1, false);
+    g.setFill(Hatch.of(palette.hatch(), true, 9, 1));
+    g.fill();
     path(ring.subList(0, ring.size() - 1), false);
     g.setStroke(palette.edge());
     g.setLineWidth(1.8);
@@ -107,7 +106,8 @@ final class SectionPainter {
       path(outline, true);
       g.setFill(palette.vermilionWash().deriveColor(0, 1, 1, 0.65));
       g.fill();
-      hatch(outline, palette.vermilion(), -1, true);
+      g.setFill(Hatch.of(palette.vermilion(), false, 6, 1.2));
+      g.fill();
     }
     for (List<Point> outline : work.difference().missing()) {
       path(outline, true);
@@ -284,22 +284,5 @@ final class SectionPainter {
   /** Far outside the window nothing can be seen, and huge numbers would blur what can. */
   private static double clamped(double pixel) {
     return Math.clamp(pixel, -2e5, 2e5);
-  }
-
-  private void hatch(List<Point> ring, Color colour, int slope, boolean dense) {
-    g.save();
-    path(ring, true);
-    g.clip();
-    double low = ring.stream().mapToDouble(p -> frame.x(p.r())).min().orElseThrow();
-    double high = ring.stream().mapToDouble(p -> frame.x(p.r())).max().orElseThrow();
-    double from = Math.max(low, 0);
-    double to = Math.min(high, width);
-    g.setStroke(colour);
-    g.setLineWidth(dense ? 1.2 : 0.8);
-    double step = dense ? HATCH_PX * 0.6 : HATCH_PX;
-    for (double x = Math.floor((from - height) / step) * step; x < to + height; x += step) {
-      g.strokeLine(x, slope > 0 ? height : 0, x + height, slope > 0 ? 0 : height);
-    }
-    g.restore();
   }
 }

@@ -228,6 +228,6 @@ public final class JobSession {
     changed.set(!job().equals(saved));
     canUndo.set(edits.canUndo() || tried.get().isPresent());
     canRedo.set(edits.canRedo());
-    work.set(Work.of(shown, seat.get().port(), showFound));
+    work.set(Work.of(shown, seat.get().port(), showFound, Optional.ofNullable(work.get())));
   }
 }

@@ -32,7 +32,7 @@ public final class Recovery {
   private final Path own;
   private final ExecutorService writer =
       Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("recovery").factory());
-  private final AtomicReference<Optional<String>> waiting = new AtomicReference<>();
+  private final AtomicReference<Optional<Unsaved>> waiting = new AtomicReference<>();
 
   public Recovery(DeskFolder folder) {
     this.folder = folder;
@@ -42,25 +42,29 @@ public final class Recovery {
   /** Work that was lost with an earlier run. */
   public record Lost(JobDocument document, Optional<Path> file, Path copy) {}
 
+  /** What waits to be written; it is put into words off the window's thread. */
+  private record Unsaved(JobDocument document, Optional<Path> file) {
+    String text() {
+      return file.map(Path::toString).orElse("") + "\n" + JobFile.text(document);
+    }
+  }
+
   /** Keeps the unsaved state of a job, or drops the copy when there is nothing unsaved. */
   public void keep(JobSession session) {
-    Optional<String> text =
+    Optional<Unsaved> unsaved =
         session.changed().get()
-            ? Optional.of(
-                session.file().get().map(Path::toString).orElse("")
-                    + "\n"
-                    + JobFile.text(session.document()))
+            ? Optional.of(new Unsaved(session.document(), session.file().get()))
             : Optional.empty();
-    if (waiting.getAndSet(text) == null) {
+    if (waiting.getAndSet(unsaved) == null) {
       writer.execute(this::writeWaiting);
     }
   }
 
   private void writeWaiting() {
-    Optional<String> text = waiting.getAndSet(null);
+    Optional<Unsaved> unsaved = waiting.getAndSet(null);
     try {
-      if (text.isPresent()) {
-        SafeFile.write(own, text.get().getBytes(StandardCharsets.UTF_8), false);
+      if (unsaved.isPresent()) {
+        SafeFile.write(own, unsaved.get().text().getBytes(StandardCharsets.UTF_8), false);
       } else {
         Files.deleteIfExists(own);
       }

@@ -38,11 +38,20 @@ public record Work(
     SectionDifference difference,
     List<Finding> findings) {
 
-  /** Works a group out. */
-  public static Work of(Job job, Port port, boolean showFound) {
+  /**
+   * Works a group out.
+   *
+   * @param before what was worked out last; its found study is taken over where only the plan has
+   *     changed
+   */
+  public static Work of(Job job, Port port, boolean showFound, Optional<Work> before) {
     Group group = job.group(port);
     Practice practice = PracticeFiles.orDefault(job.practice());
-    SeatStudy found = SeatStudy.of(job, port, group.found());
+    SeatStudy found =
+        before
+            .filter(b -> b.port() == port && b.job().withPlanned(port, group.planned()).equals(job))
+            .map(Work::found)
+            .orElseGet(() -> SeatStudy.of(job, port, group.found()));
     SeatStudy planned = SeatStudy.of(job, port, group.planned());
     Optional<FlowChange> change =
         found.curve().isEmpty() || planned.curve().isEmpty()

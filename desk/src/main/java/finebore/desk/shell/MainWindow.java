@@ -53,6 +53,7 @@ public final class MainWindow {
   private final PlanStation plan;
   private final SeatStrip seats;
   private final Label jobTitle = new Label();
+  private final Tooltip jobTip = new Tooltip();
   private final MenuButton jobMenu = new MenuButton("Job");
   private final ToggleButton millimetres = new ToggleButton("mm");
   private final ToggleButton inches = new ToggleButton("in");
@@ -123,7 +124,7 @@ public final class MainWindow {
 
   private void look() {
     theme.applyTo(scene, textScale);
-    seats.show();
+    seats.paint();
     plan.section().redraw();
     plan.lookup("#lift-strip").getParent().requestLayout();
     ((Region) plan.lookup("#lift-strip")).requestLayout();
@@ -132,6 +133,7 @@ public final class MainWindow {
   private HBox topBar() {
     jobTitle.getStyleClass().add("title");
     jobTitle.setId("job-title");
+    jobTitle.setTooltip(jobTip);
     jobTitle.setMinWidth(60);
     jobMenu.setId("job-menu");
     jobMenu.setOnShowing(e -> fillJobMenu());
@@ -231,10 +233,9 @@ public final class MainWindow {
         job.name()
             + (job.purpose().isBlank() ? "" : ", " + job.purpose())
             + (session.changed().get() ? " *" : ""));
-    jobTitle.setTooltip(
-        new Tooltip(
-            session.file().get().map(Path::toString).orElse("not in a file yet")
-                + (session.changed().get() ? "; changed since" : "")));
+    jobTip.setText(
+        session.file().get().map(Path::toString).orElse("not in a file yet")
+            + (session.changed().get() ? "; changed since" : ""));
     millimetres.setSelected(job.units() == UnitSystem.METRIC);
     inches.setSelected(job.units() == UnitSystem.INCH);
     stage.setTitle(job.name() + (session.changed().get() ? " *" : "") + " - Fine Bore");

@@ -6,6 +6,7 @@ import finebore.desk.theme.Theme;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Group;
 import finebore.job.Job;
+import java.util.List;
 import java.util.function.Supplier;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.Canvas;
@@ -27,6 +28,7 @@ final class SeatStrip extends HBox {
 
   private final JobSession session;
   private final Supplier<Palette> palette;
+  private Shown shown;
 
   SeatStrip(JobSession session, Supplier<Palette> palette) {
     super(1);
@@ -37,7 +39,29 @@ final class SeatStrip extends HBox {
     show();
   }
 
-  void show() {
+  private void show() {
+    Shown now = Shown.of(session);
+    if (!now.equals(shown)) {
+      paint();
+    }
+  }
+
+  /** What the strip shows; while that stays the same it is left alone. */
+  private record Shown(
+      List<SeatPlace> seats, SeatPlace here, boolean intakePlanned, boolean exhaustPlanned) {
+    static Shown of(JobSession session) {
+      Job job = session.job();
+      return new Shown(
+          job.engine().seats(),
+          session.seat().get(),
+          !job.intake().planned().equals(job.intake().found()),
+          !job.exhaust().planned().equals(job.exhaust().found()));
+    }
+  }
+
+  /** Paints every ring, for another seat, state or look. */
+  void paint() {
+    shown = Shown.of(session);
     var seats = session.job().engine().seats();
     boolean rebuilt = getChildren().size() != seats.size() + session.job().engine().cylinders() - 1;
     boolean hadFocus = getChildren().stream().anyMatch(n -> n.isFocused());

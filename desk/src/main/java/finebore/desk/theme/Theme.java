@@ -59,7 +59,7 @@ public enum Theme {
   /** Puts this look on a scene, with text at a scale of 1 to 1.5. */
   public void applyTo(Scene scene, double textScale) {
     Application.setUserAgentStylesheet(
-        (this == PAPER ? new PrimerLight() : new PrimerDark()).getUserAgentStylesheet());
+        (this == PAPER ? new PrimerLight() : new PrimerDark()).getUserAgentStylesheetBSS());
     scene
         .getStylesheets()
         .setAll(sheet.toExternalForm(), Theme.class.getResource("desk.css").toExternalForm());

@@ -14,35 +14,40 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
 import javafx.animation.AnimationTimer;
-import javafx.application.Application;
+import javafx.application.Platform;
 import javafx.stage.Stage;
 
-/** The desktop application. */
-public final class FineBoreApp extends Application {
+/** Opens the desk's window. */
+final class DeskStart {
 
   private record Start(Optional<JobDocument> document, Optional<Path> file) {}
 
-  private static Start start = new Start(Optional.empty(), Optional.empty());
+  private DeskStart() {}
 
-  /** Opens the window on a job; without one on the last job, or on an offer of the demo. */
-  static void open(Optional<JobDocument> document, Optional<Path> file) {
-    start = new Start(document, file);
-    launch(FineBoreApp.class);
+  /**
+   * Opens the window on a job; without one on the last job, or on an offer of the demo.
+   *
+   * @throws FileProblem if no window can open
+   */
+  static void open(Optional<JobDocument> document, Optional<Path> file) throws FileProblem {
+    DeskFolder folder = DeskFolder.ofUser();
+    Start start = document.isPresent() ? new Start(document, file) : lastJob(folder);
+    JobSession session =
+        new JobSession(
+            start.document().orElseGet(() -> JobDocument.fresh(JobFile.demo())), start.file());
+    start.file().ifPresent(folder::keepRecent);
+    Toolkit.await();
+    Platform.runLater(() -> show(folder, session, start.document().isEmpty()));
   }
 
-  @Override
-  public void start(Stage stage) {
+  private static void show(DeskFolder folder, JobSession session, boolean welcome) {
     Theme.loadFonts();
-    DeskFolder folder = DeskFolder.ofUser();
+    Stage stage = new Stage();
     Recovery recovery = new Recovery(folder);
-    Start wanted = start.document().isPresent() ? start : lastJob(folder);
-    JobDocument document = wanted.document().orElseGet(() -> JobDocument.fresh(JobFile.demo()));
-    JobSession session = new JobSession(document, wanted.file());
     MainWindow window =
         new MainWindow(
             stage, folder, session, recovery, FilePicker.ofSystem(stage), folder.theme());
-    wanted.file().ifPresent(folder::keepRecent);
-    if (wanted.document().isEmpty()) {
+    if (welcome) {
       window.welcome();
     }
     stage.show();
@@ -80,7 +85,7 @@ public final class FineBoreApp extends Application {
           Instant began = ProcessHandle.current().info().startInstant().orElse(Instant.now());
           System.out.println(
               "window up after " + Duration.between(began, Instant.now()).toMillis() + " ms");
-          javafx.application.Platform.exit();
+          Platform.exit();
         }
       }
     }.start();

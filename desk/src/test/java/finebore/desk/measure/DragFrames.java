@@ -1,0 +1,124 @@
+package finebore.desk.measure;
+
+import finebore.desk.plan.PlanStation;
+import finebore.desk.session.DeskFolder;
+import finebore.desk.session.JobSession;
+import finebore.desk.session.Recovery;
+import finebore.desk.shell.FilePicker;
+import finebore.desk.shell.MainWindow;
+import finebore.desk.theme.Theme;
+import finebore.formats.JobDocument;
+import finebore.formats.JobFile;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.animation.AnimationTimer;
+import javafx.application.Application;
+import javafx.application.Platform;
+import javafx.geometry.Point2D;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.stage.Stage;
+
+/**
+ * Drags a grip through 600 frames of a real window and tells how long frames took: the work of the
+ * event and the layout that follows from it, and the time from frame to frame.
+ */
+public final class DragFrames extends Application {
+
+  private static final int WARM = 200;
+  private static final int FRAMES = 600;
+
+  private final double[] work = new double[FRAMES];
+  private final double[] between = new double[FRAMES];
+
+  @Override
+  public void start(Stage stage) {
+    Theme.loadFonts();
+    JobSession session = new JobSession(JobDocument.fresh(JobFile.demo()), Optional.empty());
+    DeskFolder folder = folder();
+    MainWindow window =
+        new MainWindow(
+            stage, folder, session, new Recovery(folder), FilePicker.ofSystem(stage), Theme.PAPER);
+    stage.show();
+    PlanStation plan = window.plan();
+    new AnimationTimer() {
+      private int frame = -WARM;
+      private long last;
+      private Point2D start;
+
+      @Override
+      public void handle(long now) {
+        if (start == null) {
+          start = plan.section().screenToLocal(plan.section().gripOnScreen("throat").orElseThrow());
+          fire(plan, MouseEvent.MOUSE_PRESSED, start, 0);
+        }
+        long began = System.nanoTime();
+        fire(plan, MouseEvent.MOUSE_DRAGGED, start, -15 + 15 * Math.cos(frame / 20.0));
+        window.scene().getRoot().layout();
+        if (frame >= 0) {
+          work[frame] = (System.nanoTime() - began) / 1e6;
+          between[frame] = (now - last) / 1e6;
+        }
+        last = now;
+        frame++;
+        if (frame == FRAMES) {
+          stop();
+          tell("edit, study and layout", work);
+          tell("frame to frame", between);
+          Platform.exit();
+        }
+      }
+    }.start();
+  }
+
+  private static DeskFolder folder() {
+    try {
+      return new DeskFolder(Files.createTempDirectory("finebore-measure"));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private static void fire(
+      PlanStation plan, javafx.event.EventType<MouseEvent> type, Point2D at, double dx) {
+    Point2D scene = plan.section().localToScene(at);
+    plan.section()
+        .fireEvent(
+            new MouseEvent(
+                type,
+                scene.getX() + dx,
+                scene.getY(),
+                scene.getX() + dx,
+                scene.getY(),
+                MouseButton.PRIMARY,
+                1,
+                false,
+                false,
+                false,
+                false,
+                true,
+                false,
+                false,
+                false,
+                false,
+                false,
+                null));
+  }
+
+  private static void tell(String what, double[] ms) {
+    double[] sorted = ms.clone();
+    Arrays.sort(sorted);
+    System.out.printf(
+        Locale.ROOT,
+        "%s: median %.2f ms, 95 %% %.2f ms, 99 %% %.2f ms, longest %.2f ms%n",
+        what,
+        sorted[FRAMES / 2],
+        sorted[FRAMES * 95 / 100],
+        sorted[FRAMES * 99 / 100],
+        sorted[FRAMES - 1]);
+  }
+}
