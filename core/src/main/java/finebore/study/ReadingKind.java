@@ -9,7 +9,7 @@ public enum ReadingKind {
       "Throat diameter as a share of the valve head diameter."),
   THROAT_AREA_RATIO(
       "throatAreaRatio",
-      "Throat area / valve",
+      "Throat area",
       Quantity.SHARE,
       "Throat area less the stem as a share of the valve head's area."),
   SEAT_WIDTH(
@@ -72,12 +72,12 @@ public enum ReadingKind {
       "Lift at which the curtain area pi D L equals the throat area less the stem."),
   NEIGHBOUR(
       "neighbourGap",
-      "Valve to neighbour",
+      "To neighbour",
       Quantity.LENGTH,
       "Gap between the heads of intake and exhaust neighbour, axes taken as parallel."),
   BORE_WALL(
       "boreWallGap",
-      "Valve to bore wall",
+      "To bore wall",
       Quantity.LENGTH,
       "Gap between valve head and cylinder wall, axes taken as parallel.");
 

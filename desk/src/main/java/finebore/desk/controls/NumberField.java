@@ -65,7 +65,7 @@ public final class NumberField extends VBox {
     text.setId(getId() + "-text");
     text.setAccessibleText(name);
     text.setPrefColumnCount(6);
-    text.setMinWidth(52);
+    text.setMinWidth(46);
     unit.getStyleClass().addAll("muted", "small");
     unit.setMinWidth(USE_PREF_SIZE);
     hint.getStyleClass().add("hint");
@@ -94,6 +94,13 @@ public final class NumberField extends VBox {
   /** The id a field of a name gets: "Seat outside" becomes field-seat-outside. */
   public static String idOf(String name) {
     return "field-" + name.toLowerCase(java.util.Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
+  }
+
+  /** Leaves the unit to a heading, where room is short. */
+  public NumberField withoutUnit() {
+    unit.setVisible(false);
+    unit.setManaged(false);
+    return this;
   }
 
   public TextField textField() {

@@ -24,6 +24,7 @@ final class CutStackEditor extends VBox {
 
   private final JobSession session;
   private final List<Row> rows = new ArrayList<>();
+  private final Label heading = new Label();
   private final VBox list = new VBox(4);
   private final ToggleGroup sealing = new ToggleGroup();
 
@@ -35,7 +36,8 @@ final class CutStackEditor extends VBox {
     add.setId("add-cut");
     add.setTooltip(new Tooltip("Adds a cut below the last one, 15° steeper, 1 mm wide"));
     add.setOnAction(e -> add());
-    getChildren().addAll(list, add);
+    heading.getStyleClass().add("heading");
+    getChildren().addAll(heading, list, add);
     session.work().addListener((o, was, is) -> show());
     show();
   }
@@ -60,6 +62,7 @@ final class CutStackEditor extends VBox {
 
   private void show() {
     Seat seat = seat();
+    heading.setText("CUTS, chamber to port: angle °, width " + session.units().length().symbol());
     while (rows.size() < seat.cuts().size()) {
       rows.add(new Row(rows.size()));
     }
@@ -94,7 +97,8 @@ final class CutStackEditor extends VBox {
       width =
           new NumberField(
               name + " width", Kind.LENGTH, session::units, this::takeWidth, session::endGesture);
-      angle.textField().setPrefColumnCount(3);
+      angle.withoutUnit().textField().setPrefColumnCount(3);
+      width.withoutUnit();
       up = button("▲", name + " up", () -> edit("", s -> s.withCutsSwapped(index, index - 1)));
       down = button("▼", name + " down", () -> edit("", s -> s.withCutsSwapped(index, index + 1)));
       remove = button("✕", name + " remove", () -> edit("", s -> s.withoutCut(index)));
@@ -114,6 +118,7 @@ final class CutStackEditor extends VBox {
     private Button button(String sign, String name, Runnable action) {
       Button button = new Button(sign);
       button.getStyleClass().add("icon-button");
+      button.setMinWidth(USE_PREF_SIZE);
       button.setId(name.toLowerCase(java.util.Locale.ROOT).replace(' ', '-'));
       button.setAccessibleText(name);
       button.setTooltip(new Tooltip(name));

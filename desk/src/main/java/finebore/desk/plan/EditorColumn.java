@@ -51,7 +51,6 @@ final class EditorColumn extends VBox {
     pairing
         .getChildren()
         .addAll(
-            heading("CUTS, chamber to port"),
             new CutStackEditor(session),
             heading("SEAT, THROAT, BOWL"),
             seatFields(),

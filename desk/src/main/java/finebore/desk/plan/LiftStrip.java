@@ -184,27 +184,23 @@ public final class LiftStrip extends Region {
     }
 
     void paint() {
-      text(
-          g,
+      String title =
           "Planned against found, "
               + units.flow().symbol()
               + " at "
-              + units.pressureText(work.job().test().depressionPa()),
-          10,
-          size() * 0.95,
-          colours.text(),
-          TextAlignment.LEFT,
-          false);
-      text(
-          g,
-          "not calibrated: trust the change, give or take "
-              + UnitSystem.fixed(100 * FlowChange.MODEL_SPREAD, 0)
-              + " %",
-          w - 10,
-          size() * 0.95,
-          colours.muted(),
-          TextAlignment.RIGHT,
-          false);
+              + units.pressureText(work.job().test().depressionPa());
+      String spread = "±" + UnitSystem.fixed(100 * FlowChange.MODEL_SPREAD, 0) + " %";
+      text(g, title, 10, size() * 0.95, colours.text(), TextAlignment.LEFT, false);
+      for (String words :
+          List.of(
+              "not calibrated: trust the change, give or take " + spread.substring(1),
+              "not calibrated, " + spread,
+              spread)) {
+        if ((title.length() + words.length() + 4) * size() * 0.46 < w || words.equals(spread)) {
+          text(g, words, w - 10, size() * 0.95, colours.muted(), TextAlignment.RIGHT, false);
+          break;
+        }
+      }
       bands();
       bars();
       camLine();
@@ -228,18 +224,24 @@ public final class LiftStrip extends Region {
           g.setFill(colours.band());
           g.fillRect(x, size() * 1.8, width, h - size() * 1.8 - 1);
         }
-        FlowChange.Mean mean = change.bands().get(band);
-        String words =
-            band.name().toLowerCase(Locale.ROOT)
-                + "  "
-                + UnitSystem.signed(shown(mean.changeM3s()), 1)
-                + "  "
-                + UnitSystem.signed(100 * mean.share(), 1)
-                + " %";
-        double half = words.length() * size() * 0.31;
-        double middle = Math.min(x + width / 2, w - half - 6);
-        text(g, words, middle, size() * 2.7, colours.text(), TextAlignment.CENTER, true);
+        bandLabel(band, x, width);
         from = k;
+      }
+    }
+
+    /** As much of the band's mean as fits over the band. */
+    private void bandLabel(Band band, double x, double width) {
+      FlowChange.Mean mean = change.bands().get(band);
+      String name = band.name().toLowerCase(Locale.ROOT);
+      String share = UnitSystem.signed(100 * mean.share(), 1) + " %";
+      String change = UnitSystem.signed(shown(mean.changeM3s()), 1);
+      for (String words : List.of(name + "  " + change + "  " + share, name + " " + share, share)) {
+        double length = words.length() * size() * 0.6;
+        if (length < width || words.equals(share)) {
+          double middle = Math.min(x + width / 2, w - length / 2 - 4);
+          text(g, words, middle, size() * 2.7, colours.text(), TextAlignment.CENTER, true);
+          return;
+        }
       }
     }
 
@@ -251,8 +253,13 @@ public final class LiftStrip extends Region {
       double margin = size() * 1.3;
       double scale = (bottom - top - 2 * margin) / span;
       double zero = top + margin + up * scale;
+      // Where figures would run into each other only every second or third is written.
+      int every = (int) Math.ceil(widestLabel() * size() * 0.62 / column);
+      int here = nearest(steps);
+      boolean atLift = Math.abs(steps.get(here).liftMm() - lift.get()) < 1e-6;
       for (int k = 0; k < steps.size(); k++) {
-        bar(steps.get(k), left() + k * column, zero, scale);
+        boolean clear = k % every == 0 && (!atLift || Math.abs(k - here) >= every);
+        bar(steps.get(k), left() + k * column, zero, scale, clear);
       }
       g.setStroke(colours.text());
       g.setLineWidth(1.2);
@@ -269,6 +276,22 @@ public final class LiftStrip extends Region {
       text(g, "planned", left() - 8, h - size() * 1.1, colours.muted(), TextAlignment.RIGHT, false);
     }
 
+    private String liftText(Step step) {
+      return units == UnitSystem.METRIC
+          ? finebore.seat.Cut.angleText(step.liftMm())
+          : units.shortLength(step.liftMm());
+    }
+
+    private int widestLabel() {
+      return change.steps().stream()
+          .mapToInt(
+              s ->
+                  Math.max(
+                      liftText(s).length(), UnitSystem.signed(shown(s.changeM3s()), 1).length()))
+          .max()
+          .orElse(1);
+    }
+
     private double spread(Step step) {
       return FlowChange.MODEL_SPREAD * step.newM3s();
     }
@@ -281,7 +304,7 @@ public final class LiftStrip extends Region {
       return Math.min(0, step.changeM3s() - spread(step));
     }
 
-    private void bar(Step step, double x, double zero, double scale) {
+    private void bar(Step step, double x, double zero, double scale, boolean figures) {
       boolean within = Math.abs(step.changeM3s()) <= spread(step);
       Color colour =
           within ? colours.muted() : step.changeM3s() > 0 ? colours.green() : colours.vermilion();
@@ -302,6 +325,9 @@ public final class LiftStrip extends Region {
       g.strokeLine(mid, y1, mid, y2);
       g.strokeLine(mid - 3, y1, mid + 3, y1);
       g.strokeLine(mid - 3, y2, mid + 3, y2);
+      if (!figures && !here) {
+        return;
+      }
       boolean above = step.changeM3s() >= 0;
       text(
           g,
@@ -311,16 +337,7 @@ public final class LiftStrip extends Region {
           colour,
           TextAlignment.CENTER,
           true);
-      text(
-          g,
-          units == UnitSystem.METRIC
-              ? finebore.seat.Cut.angleText(step.liftMm())
-              : units.shortLength(step.liftMm()),
-          mid,
-          h - size() * 2.5,
-          colours.text(),
-          TextAlignment.CENTER,
-          true);
+      text(g, liftText(step), mid, h - size() * 2.5, colours.text(), TextAlignment.CENTER, true);
       text(
           g,
           units.flowNumber(step.newM3s()),

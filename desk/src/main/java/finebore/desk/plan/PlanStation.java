@@ -5,6 +5,7 @@ import finebore.desk.session.Work;
 import finebore.desk.theme.Palette;
 import finebore.flow.Losses;
 import finebore.units.UnitSystem;
+import java.util.List;
 import java.util.function.Supplier;
 import javafx.geometry.Orientation;
 import javafx.geometry.Pos;
@@ -27,6 +28,7 @@ public final class PlanStation extends BorderPane {
   private static final double NARROW = 1150;
 
   private final JobSession session;
+  private final Supplier<Double> textScale;
   private final SectionView section;
   private final LiftStrip strip;
   private final Slider lever = new Slider(0, 12, 3);
@@ -41,6 +43,7 @@ public final class PlanStation extends BorderPane {
 
   public PlanStation(JobSession session, Supplier<Palette> palette, Supplier<Double> textScale) {
     this.session = session;
+    this.textScale = textScale;
     setId("plan-station");
     section = new SectionView(session, palette, textScale);
     strip = new LiftStrip(session, section.liftProperty(), palette, textScale);
@@ -57,6 +60,7 @@ public final class PlanStation extends BorderPane {
     gateText.setMinHeight(Region.USE_PREF_SIZE);
     message.setId("section-message");
     message.getStyleClass().add("caution");
+    message.managedProperty().bind(message.textProperty().isNotEmpty());
     section.onRefused(words -> message.setText(words.isEmpty() ? "" : "✗ " + words));
     section.onGrip(
         name ->
@@ -87,7 +91,10 @@ public final class PlanStation extends BorderPane {
     HBox.setHgrow(section, Priority.ALWAYS);
     VBox.setVgrow(drawing, Priority.ALWAYS);
 
-    HBox foot = new HBox(12, gateText, message);
+    gateText.setWrapText(true);
+    message.setWrapText(true);
+    message.setMinHeight(Region.USE_PREF_SIZE);
+    VBox foot = new VBox(gateText, message);
     foot.setStyle("-fx-padding: 3 10 3 10;");
     trying.getStyleClass().addAll("banner", "preview");
     trying.setAlignment(Pos.CENTER_LEFT);
@@ -112,7 +119,7 @@ public final class PlanStation extends BorderPane {
     setLeft(editors);
     setCenter(work);
     widthProperty().addListener((o, was, is) -> widths(is.doubleValue()));
-    widths(1240);
+    widths(NARROW);
     section.liftProperty().addListener((o, was, is) -> showLift());
     session.work().addListener((o, was, is) -> show(is));
     // Keeping a tried cure leaves all figures as they are, so the work itself does not change then.
@@ -121,17 +128,19 @@ public final class PlanStation extends BorderPane {
   }
 
   private void widths(double width) {
-    boolean narrow = width < NARROW;
-    editors.setPrefWidth(narrow ? 262 : 288);
-    editors.setMinWidth(narrow ? 262 : 288);
-    readings.setPrefWidth(narrow ? 252 : 292);
-    readings.setMinWidth(narrow ? 252 : 292);
+    for (Region column : List.of(editors, readings)) {
+      column.getStyleClass().remove("narrow");
+      if (width < NARROW * textScale.get()) {
+        column.getStyleClass().add("narrow");
+      }
+    }
   }
 
   private static Button viewButton(String words, String key, String id, Runnable action) {
     Button button = new Button(words);
     button.setId(id);
     button.getStyleClass().add("icon-button");
+    button.setMinWidth(Region.USE_PREF_SIZE);
     button.setTooltip(new Tooltip(words + " (" + key + ")"));
     button.setOnAction(e -> action.run());
     return button;
@@ -146,6 +155,13 @@ public final class PlanStation extends BorderPane {
     lever.setBlockIncrement(0.5);
     leverText.getStyleClass().addAll("figure", "small");
     leverText.setId("lift-text");
+  }
+
+  /** Fits the columns and drawings to another look or text size. */
+  public void restyle() {
+    widths(getWidth());
+    section.redraw();
+    strip.requestLayout();
   }
 
   /** The section, for keys that belong to it. */

@@ -82,9 +82,7 @@ public final class ReadingsPane extends ScrollPane {
       value.setId("reading-" + kind.key());
       value.getStyleClass().addAll("figure", "small");
       value.setMinWidth(USE_PREF_SIZE);
-      state.getStyleClass().addAll("small", "muted");
-      state.setPrefWidth(32);
-      state.setMinWidth(32);
+      state.getStyleClass().addAll("small", "state-word", "muted");
       getChildren().addAll(name, value, scale, state);
       setAlignment(Pos.CENTER_LEFT);
       getStyleClass().add("reading-row");
@@ -132,7 +130,7 @@ public final class ReadingsPane extends ScrollPane {
 
   /** A small scale: the wanted range as a band in the middle, the value as a mark. */
   private static final class Scale extends Pane {
-    private static final double WIDTH = 58;
+    private static final double WIDTH = 46;
     private static final double HEIGHT = 12;
     private final Region line = box(0, HEIGHT / 2 - 1, WIDTH, 2);
     private final Region band = box(WIDTH / 3, 2, WIDTH / 3, HEIGHT - 4);

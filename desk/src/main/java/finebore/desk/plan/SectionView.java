@@ -137,7 +137,9 @@ public final class SectionView extends Region {
     double room = Math.max(lift.get(), 1) + work.pairing().valve().marginMm() + 1.2;
     Point low = new Point(0.62 * head, -seat.depthMm() - 0.27 * head);
     Point high = new Point(1.1 * head, rest + room);
-    return ViewFrame.fitting(low, high, 120, 12, getWidth() - 300, getHeight() - 30);
+    double left = Math.min(120 * textScale.get(), 0.17 * getWidth());
+    double right = Math.min(190 * textScale.get(), 0.45 * getWidth());
+    return ViewFrame.fitting(low, high, left, 12, getWidth() - left - right, getHeight() - 30);
   }
 
   @Override

@@ -125,9 +125,7 @@ public final class MainWindow {
   private void look() {
     theme.applyTo(scene, textScale);
     seats.paint();
-    plan.section().redraw();
-    plan.lookup("#lift-strip").getParent().requestLayout();
-    ((Region) plan.lookup("#lift-strip")).requestLayout();
+    plan.restyle();
   }
 
   private HBox topBar() {
