@@ -59,7 +59,7 @@ public sealed interface Cure {
   }
 
   /** A cut of the seat made otherwise. */
-  record ChangeCut(int index, Cut cut, String spoken) implements Cure {
+  record ChangeCut(int index, Cut before, Cut cut) implements Cure {
     @Override
     public Pairing applyTo(Pairing pairing) {
       return pairing.withSeat(pairing.seat().withCut(index, cut));
@@ -67,12 +67,15 @@ public sealed interface Cure {
 
     @Override
     public String words(UnitSystem units) {
-      return spoken
-          + " to "
-          + Cut.angleText(cut.angleDeg())
-          + "°, "
-          + units.lengthText(cut.widthMm())
-          + " wide";
+      String width = units.lengthText(cut.widthMm());
+      String angle = Cut.angleText(cut.angleDeg()) + "°";
+      if (cut.angleDeg() == before.angleDeg()) {
+        return before.spoken() + " made " + width + " wide";
+      }
+      return before.spoken()
+          + " made "
+          + angle
+          + (cut.widthMm() == before.widthMm() ? "" : ", " + width + " wide");
     }
   }
 

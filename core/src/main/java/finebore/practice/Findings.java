@@ -247,7 +247,7 @@ public final class Findings {
     return study.seat().shown().stream()
         .filter(s -> s.index() > seat.sealing() && s.shownMm() > 0 && s.isShort())
         .findFirst()
-        .map(s -> new Cure.ChangeCut(s.index(), s.cut().withWidth(s.shownMm()), s.cut().spoken()));
+        .map(s -> new Cure.ChangeCut(s.index(), s.cut(), s.cut().withWidth(s.shownMm())));
   }
 
   private void backsUp() {
@@ -296,7 +296,7 @@ public final class Findings {
     boolean above = reading.value() > range.max();
     String limit = reading.kind().quantity().text(above ? range.max() : range.min(), units);
     String what =
-        reading.kind().label()
+        reading.kind().inWords()
             + " is "
             + reading.text(units)
             + "; "
@@ -378,7 +378,7 @@ public final class Findings {
               : Optional.of(new Cure.Throat(range.min() * valve.headDiameterMm()));
       case SEAT_WIDTH -> {
         Cut wanted = seat.sealingCut().withWidth(range.middle());
-        yield Optional.of(new Cure.ChangeCut(seat.sealing(), wanted, seat.sealingCut().spoken()));
+        yield Optional.of(new Cure.ChangeCut(seat.sealing(), seat.sealingCut(), wanted));
       }
       case CONTACT_CENTRE -> centred(reading.value(), range.middle());
       case FACE_WIDTH ->
@@ -389,8 +389,7 @@ public final class Findings {
               : Optional.empty();
       case LAST_CUT ->
           lastShowing()
-              .map(
-                  s -> new Cure.ChangeCut(s.index(), s.cut().withAngle(nearest), s.cut().spoken()));
+              .map(s -> new Cure.ChangeCut(s.index(), s.cut(), s.cut().withAngle(nearest)));
       case ANGLE_STEP -> above ? cutBetween() : Optional.empty();
       case BACK_CUT -> Cure.BackCut.leaving(valve, valve.faceWidthMm(), range.middle());
       case OVERHANG ->

@@ -105,6 +105,16 @@ public enum ReadingKind {
     return quantity;
   }
 
+  /** The label where it stands in a sentence and not in a list of readings. */
+  public String inWords() {
+    return switch (this) {
+      case THROAT_AREA_RATIO -> "Throat area / valve";
+      case NEIGHBOUR -> "Valve to neighbour";
+      case BORE_WALL -> "Valve to bore wall";
+      default -> label;
+    };
+  }
+
   /** What it is, in a sentence. */
   public String meaning() {
     return meaning;

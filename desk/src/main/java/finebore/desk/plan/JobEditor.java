@@ -42,6 +42,7 @@ final class JobEditor extends VBox {
     purpose.setId("job-purpose");
     problem.getStyleClass().addAll("small", "fault");
     problem.setWrapText(true);
+    problem.managedProperty().bind(problem.textProperty().isNotEmpty());
     demand.setWrapText(true);
     demand.setMinHeight(USE_PREF_SIZE);
     demand.setId("air-demand");

@@ -353,6 +353,8 @@ public final class MainWindow {
     frame.setCenter(offer);
     seats.setVisible(false);
     jobTitle.setVisible(false);
+    stage.setTitle("Fine Bore");
+    offer.focus();
   }
 
   private void endWelcome() {

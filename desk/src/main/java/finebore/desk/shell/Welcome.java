@@ -51,6 +51,11 @@ final class Welcome extends StackPane {
     getChildren().add(sheet);
   }
 
+  /** Puts the keyboard on the first offer. */
+  void focus() {
+    javafx.application.Platform.runLater(lookup("#welcome-demo")::requestFocus);
+  }
+
   private static Button button(String words, String id, Runnable action) {
     Button button = new Button(words);
     button.setId(id);
