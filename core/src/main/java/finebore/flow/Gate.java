@@ -4,6 +4,10 @@ import finebore.section.Point;
 import finebore.section.Profile;
 import finebore.section.Surface;
 import finebore.section.Surface.Part;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
 
 /**
  * The gate: the smallest conical frustum between the metal of the head and the lifted valve.
@@ -63,22 +67,48 @@ public record Gate(
   }
 
   /**
-   * The gate at the seat alone: between the sealing cut and those above it, and the rim of the
-   * valve head. Lower cuts, chamber, throat and stem are left out, so it tells where the stream is
-   * heading as it passes the seat.
+   * The gates at the seat alone that are nearly the smallest: between the sealing cut and those
+   * above it, and the rim of the valve head. Lower cuts, chamber, throat and stem are left out, so
+   * they tell where the stream is heading as it passes the seat. Each stretch against each gives
+   * one; where two lie at the same place, one is kept.
+   *
+   * @param within how much larger than the smallest the others may be, as a share
+   * @return the smallest first; the smallest of all where no such cut shows
    */
-  static Gate curtainBetween(Profile metal, int sealing, Profile valve) {
+  static List<Gate> curtainsBetween(Profile metal, int sealing, Profile valve, double within) {
     double headR = valve.points().stream().mapToDouble(Point::r).max().orElseThrow();
     Profile rim = valve.outside(RIM * headR);
-    Search search = new Search(metal, rim);
+    List<Gate> all = new ArrayList<>();
     for (int m = 0; m < metal.segmentCount(); m++) {
       Surface surface = metal.surfaces().get(m);
       boolean ofSeat = surface.part() == Part.CUT && surface.index() <= sealing;
       for (int v = 0; v < rim.segmentCount() && ofSeat; v++) {
+        Search search = new Search(metal, rim);
         search.pair(m, v);
+        all.add(search.best());
       }
     }
-    return search.best();
+    if (all.isEmpty()) {
+      return List.of(between(metal, valve));
+    }
+    all.sort(Comparator.comparingDouble(Gate::areaMm2));
+    List<Gate> near = new ArrayList<>();
+    for (Gate gate : all) {
+      if (gate.areaMm2() > (1 + within) * all.getFirst().areaMm2()) {
+        break;
+      }
+      Optional<Gate> same = near.stream().filter(g -> g.isAt(gate)).findFirst();
+      if (same.isEmpty()) {
+        near.add(gate);
+      } else if (metal.length(gate.metalSegment) > metal.length(same.get().metalSegment)) {
+        near.set(near.indexOf(same.get()), gate);
+      }
+    }
+    return near;
+  }
+
+  private boolean isAt(Gate other) {
+    return onMetal.distanceTo(other.onMetal) < 1e-9 && onValve.distanceTo(other.onValve) < 1e-9;
   }
 
   /**

@@ -14,6 +14,14 @@ import finebore.section.Point;
  */
 public record Loss(Cause cause, String place, Point at, double resistancePerMm4, double share) {
 
+  Loss plus(double morePerMm4) {
+    return new Loss(cause, place, at, resistancePerMm4 + morePerMm4, share);
+  }
+
+  Loss withShareOf(double wholePerMm4) {
+    return new Loss(cause, place, at, resistancePerMm4, resistancePerMm4 / wholePerMm4);
+  }
+
   /** Why air is held up. */
   public enum Cause {
     /** The speed the air needs to pass the gate at all. */

@@ -44,6 +44,6 @@ public record LossCoefficients(
   /** Fitted to the orientation figures in docs/model.md; differences to them stand there. */
   public static final LossCoefficients FITTED =
       new LossCoefficients(
-          0.953, 0.973, 3.0, 0.80, 0.20, 1.5, 0.35, 0.060, 1.086, 1.90, 0.0326, 0.502, 2.87, 2.40,
-          6.0, 0.342, 2.62);
+          1.126, 0.156, 1.5, 0.80, 0.20, 1.5, 0.298, 0.0346, 1.093, 1.90, 0.0336, 0.490, 2.83,
+          2.594, 6.0, 0.327, 2.70);
 }

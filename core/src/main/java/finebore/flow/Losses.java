@@ -5,6 +5,7 @@ import finebore.section.Point;
 import finebore.section.Profile;
 import finebore.section.Surface.Part;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 
@@ -68,8 +69,80 @@ public record Losses(
    * @param valve wall of the valve at its lifted height
    */
   public static Losses at(Profile metal, Profile valve, Setting setting) {
-    return new Work(metal, valve, setting).result();
+    Gate smallest = Gate.between(metal, valve);
+    List<Gate> curtains = Gate.curtainsBetween(metal, setting.sealing(), valve, NEAR);
+    List<Work> works =
+        curtains.stream().map(c -> new Work(metal, valve, setting, smallest, c)).toList();
+    double[] weights = weights(curtains, metal);
+    double sum = Arrays.stream(weights).sum();
+    List<Loss> parts = new ArrayList<>();
+    double contraction = 0;
+    double filled = 0;
+    for (int i = 0; i < weights.length; i++) {
+      double weight = weights[i] / sum;
+      works.get(i).found.forEach(l -> gather(parts, l, weight));
+      contraction += weight * works.get(i).contraction;
+      filled += weight * works.get(i).filled;
+    }
+    double total = parts.stream().mapToDouble(Loss::resistancePerMm4).sum();
+    double factor = setting.calibration().factor() * setting.sectors().mean();
+    List<Loss> budget =
+        parts.stream()
+            .filter(l -> l.resistancePerMm4() != 0)
+            .map(l -> l.withShareOf(total))
+            .sorted(Comparator.comparingDouble(Loss::share).reversed())
+            .toList();
+    return new Losses(smallest, factor / Math.sqrt(total), contraction, filled, budget);
   }
+
+  /**
+   * Weights of gates that are nearly the smallest. Those at almost the same place share the weight
+   * of one, and a stretch that is short against the gap hardly counts, so that gates that grow into
+   * each other and stretches that come and go change nothing suddenly.
+   */
+  private static double[] weights(List<Gate> gates, Profile metal) {
+    double[] bare = gates.stream().mapToDouble(g -> weight(g, gates.getFirst(), metal)).toArray();
+    double[] weights = new double[bare.length];
+    for (int i = 0; i < bare.length; i++) {
+      double shared = 0;
+      for (int j = 0; j < bare.length; j++) {
+        double apart =
+            gates.get(i).onMetal().distanceTo(gates.get(j).onMetal())
+                + gates.get(i).onValve().distanceTo(gates.get(j).onValve());
+        shared += Math.exp(-apart / (0.1 * gates.get(i).gapMm())) * Math.min(1, bare[j] / bare[i]);
+      }
+      weights[i] = bare[i] / shared;
+    }
+    return weights;
+  }
+
+  private static double weight(Gate gate, Gate smallest, Profile metal) {
+    double stretch = metal.length(gate.metalSegment()) / (0.1 * gate.gapMm());
+    return Math.exp(-(gate.areaMm2() / smallest.areaMm2() - 1) / (NEAR / 4))
+        * -Math.expm1(-stretch);
+  }
+
+  /** Adds a weighted loss to those of the same cause at the same place. */
+  private static void gather(List<Loss> parts, Loss loss, double weight) {
+    double resistance = weight * loss.resistancePerMm4();
+    for (int i = 0; i < parts.size(); i++) {
+      Loss other = parts.get(i);
+      if (other.cause() == loss.cause()
+          && other.at().equals(loss.at())
+          && other.place().equals(loss.place())) {
+        parts.set(i, other.plus(resistance));
+        return;
+      }
+    }
+    parts.add(new Loss(loss.cause(), loss.place(), loss.at(), resistance, 0));
+  }
+
+  /**
+   * Gates at the seat that are larger than the smallest by up to this share count too, the less the
+   * larger: as geometry changes the smallest can leap from one corner to another, and the losses
+   * must not.
+   */
+  private static final double NEAR = 0.08;
 
   private static final class Work {
     private final Profile metal;
@@ -83,18 +156,21 @@ public record Losses(
     private final double stream;
     private final double perGate;
     private final List<Loss> found = new ArrayList<>();
+    private double contraction;
+    private double filled;
 
-    Work(Profile metal, Profile valve, Setting setting) {
+    Work(Profile metal, Profile valve, Setting setting, Gate smallest, Gate curtain) {
       this.metal = metal;
       this.valve = valve;
       this.setting = setting;
       this.k = setting.coefficients();
       this.intake = setting.direction() == Direction.INTAKE;
-      this.smallest = Gate.between(metal, valve);
-      this.curtain = Gate.curtainBetween(metal, setting.sealing(), valve);
+      this.smallest = smallest;
+      this.curtain = curtain;
       this.gap = curtain.gapMm();
       this.stream = streamThrough(curtain);
       this.perGate = 1 / (curtain.areaMm2() * curtain.areaMm2());
+      addUp();
     }
 
     /**
@@ -107,7 +183,7 @@ public record Losses(
       return intake ? outward : outward + Math.PI;
     }
 
-    Losses result() {
+    private void addUp() {
       add(
           Cause.GATE,
           smallest.place(),
@@ -121,13 +197,24 @@ public record Losses(
       double c = 1 - seatLoss - valveLoss;
 
       double land = Math.min(land(true), land(false));
-      double filled = land > 0 ? Math.exp(-gap / (k.landScale() * land)) : 0;
+      filled = land > 0 ? Math.exp(-gap / (k.landScale() * land)) : 0;
       double narrowed = notFilled(c, filled) - (1 - filled);
       if (seatLoss + valveLoss > 0) {
         double seatShare = seatLoss / (seatLoss + valveLoss);
-        spread(Cause.SEAT_CORNER, seatTurning, metal, window, narrowed * seatShare * perGate);
         spread(
-            Cause.VALVE_CORNER, valveTurning, valve, window, narrowed * (1 - seatShare) * perGate);
+            Cause.SEAT_CORNER,
+            seatTurning,
+            metal,
+            upstreamStep(),
+            window,
+            narrowed * seatShare * perGate);
+        spread(
+            Cause.VALVE_CORNER,
+            valveTurning,
+            valve,
+            upstreamStep(),
+            window,
+            narrowed * (1 - seatShare) * perGate);
       }
       add(
           Cause.FRICTION,
@@ -147,27 +234,7 @@ public record Losses(
           "behind the throat",
           metal.points().getLast(),
           setting.calibration().portLoss() * perThroat);
-
-      double total = found.stream().mapToDouble(Loss::resistancePerMm4).sum();
-      List<Loss> parts =
-          found.stream()
-              .filter(l -> l.resistancePerMm4() != 0)
-              .map(
-                  l ->
-                      new Loss(
-                          l.cause(),
-                          l.place(),
-                          l.at(),
-                          l.resistancePerMm4(),
-                          l.resistancePerMm4() / total))
-              .sorted(Comparator.comparingDouble(Loss::share).reversed())
-              .toList();
-      return new Losses(
-          smallest,
-          setting.calibration().factor() * setting.sectors().mean() / Math.sqrt(total),
-          c,
-          filled,
-          parts);
+      contraction = c;
     }
 
     /**
@@ -215,18 +282,18 @@ public record Losses(
     }
 
     private void spread(
-        Cause cause, Turning turning, Profile wall, double window, double resistance) {
+        Cause cause, Turning turning, Profile wall, int step, double window, double resistance) {
       double total = turning.mean(window);
       for (Turning.Corner corner : turning.corners()) {
         double part = corner.turn() * Turning.weight(corner.distanceMm(), window) / total;
-        add(cause, cornerName(wall, corner), corner.at(), resistance * part);
+        add(cause, cornerName(wall, corner, step), corner.at(), resistance * part);
       }
     }
 
     /** A corner is named by the two surfaces that meet there. */
-    private String cornerName(Profile wall, Turning.Corner corner) {
+    private String cornerName(Profile wall, Turning.Corner corner, int step) {
       String after = wall.surfaces().get(corner.segment()).name();
-      int before = corner.segment() - upstreamStep();
+      int before = corner.segment() - step;
       boolean atCorner =
           before >= 0 && before < wall.segmentCount() && !corner.at().equals(curtain.onMetal());
       String other = atCorner ? wall.surfaces().get(before).name() : after;
@@ -313,7 +380,7 @@ public record Losses(
       double coasting = Math.pow(curtain.areaMm2() / throatArea, 2);
       double turnLoss =
           k.turn() * (1 - Math.cos(d)) * Math.min(coasting, 1) / (throatArea * throatArea);
-      spread(Cause.BEND, turning, metal, Double.POSITIVE_INFINITY, turnLoss);
+      spread(Cause.BEND, turning, metal, 1, Double.POSITIVE_INFINITY, turnLoss);
 
       double area =
           Math.min(Gate.lipBetween(metal, setting.sealing(), valve).areaMm2(), throatArea);
@@ -329,7 +396,7 @@ public record Losses(
           Math.pow(
               Math.pow(gateResistance, k.merge()) + Math.pow(lipResistance, k.merge()),
               1 / k.merge());
-      spread(Cause.LIP, turning, metal, Double.POSITIVE_INFINITY, joined - gateResistance);
+      spread(Cause.LIP, turning, metal, 1, Double.POSITIVE_INFINITY, joined - gateResistance);
     }
 
     /**

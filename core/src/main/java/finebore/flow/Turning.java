@@ -98,11 +98,13 @@ record Turning(List<Corner> corners) {
     for (int k = walk.segment();
         k >= 0 && k < wall.segmentCount() && distance < reachMm;
         k += walk.step()) {
-      Point next = walk.step() > 0 ? wall.end(k) : wall.start(k);
-      double length = at.distanceTo(next);
+      Point whole = walk.step() > 0 ? wall.end(k) : wall.start(k);
+      double left = reachMm - distance;
+      double length = at.distanceTo(whole);
+      Point next = length > left ? at.toward(whole, left / length) : whole;
       if (length > 1e-9) {
         places.add(new Corner(at, distance, 0, k));
-        distance += length;
+        distance += Math.min(length, left);
         at = next;
       }
     }
@@ -163,7 +165,7 @@ record Turning(List<Corner> corners) {
     if (total < 1e-9) {
       return 0;
     }
-    return arcOverScale(Math.min(1, pairs / (total * total))) * scaleMm / total;
+    return arcOverScale(Math.min(1, pairs / (total * total))) * scaleMm / (Math.PI / 2);
   }
 
   /**

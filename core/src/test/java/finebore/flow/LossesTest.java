@@ -259,4 +259,28 @@ class LossesTest {
     assertThat(left[0]).isBetween(0.98, 1.0);
     assertThat(left[1]).isBetween(0.7, 0.95);
   }
+
+  @Property(tries = 150)
+  void aLittleMoreLiftNeverMakesTheFlowLeap(
+      @ForAll @DoubleRange(min = 1, max = 12) double lift, @ForAll Direction direction) {
+    for (Pairing pairing : VARIANTS.values()) {
+      double at = losses(pairing, metal(pairing), lift, direction).effectiveAreaMm2();
+      double next = losses(pairing, metal(pairing), lift + 0.002, direction).effectiveAreaMm2();
+      assertThat(next).isCloseTo(at, within(0.0075 * at));
+    }
+  }
+
+  @Test
+  void cutsOfNoWidthStillGiveAFlow() {
+    Pairing pairing = VARIANTS.get("A");
+    for (int k = 0; k < 4; k++) {
+      Seat seat = pairing.seat().withCut(k, pairing.seat().cuts().get(k).withWidth(0));
+      assertThat(area(pairing.withSeat(seat), 3)).isPositive();
+    }
+    Seat none = pairing.seat();
+    for (int k = 0; k < 4; k++) {
+      none = none.withCut(k, none.cuts().get(k).withWidth(0));
+    }
+    assertThat(area(pairing.withSeat(none), 3)).isPositive();
+  }
 }
