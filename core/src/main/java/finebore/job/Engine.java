@@ -1,5 +1,6 @@
 package finebore.job;
 
+import finebore.section.Bounds;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
@@ -28,21 +29,14 @@ public record Engine(
     OptionalDouble valveSpacingMm) {
 
   public Engine {
-    inRange("cylinders", cylinders, 1, 16);
-    inRange("intake valves per cylinder", intakesPerCylinder, 1, 4);
-    inRange("exhaust valves per cylinder", exhaustsPerCylinder, 1, 4);
-    inRange("bore", boreMm, 20, 500);
-    inRange("stroke", strokeMm, 10, 800);
-    inRange("rpm", rpm, 100, 30_000);
-    targetHp.ifPresent(hp -> inRange("target power", hp, 1, 20_000));
-    valveSpacingMm.ifPresent(mm -> inRange("valve spacing", mm, 5, 300));
-  }
-
-  private static void inRange(String field, double value, double min, double max) {
-    if (!(value >= min && value <= max)) {
-      throw new IllegalArgumentException(
-          field + " must be " + min + " to " + max + ", was " + value);
-    }
+    Bounds.check("cylinders", cylinders, 1, 16, "");
+    Bounds.check("intake valves per cylinder", intakesPerCylinder, 1, 4, "");
+    Bounds.check("exhaust valves per cylinder", exhaustsPerCylinder, 1, 4, "");
+    Bounds.check("bore", boreMm, 20, 500, "");
+    Bounds.check("stroke", strokeMm, 10, 800, "");
+    Bounds.check("rpm", rpm, 100, 30_000, "");
+    targetHp.ifPresent(hp -> Bounds.check("target power", hp, 1, 20_000, ""));
+    valveSpacingMm.ifPresent(mm -> Bounds.check("valve spacing", mm, 5, 300, ""));
   }
 
   public Engine withCylinders(int changed) {

@@ -1,6 +1,7 @@
 package finebore.job;
 
 import finebore.flow.CamLift;
+import finebore.section.Bounds;
 import java.util.OptionalDouble;
 
 /**
@@ -21,15 +22,9 @@ public record Group(
     OptionalDouble retainerToSealMm) {
 
   public Group {
-    axisFromBoreMm.ifPresent(mm -> inRange("distance from valve axis to bore axis", mm, 0, 250));
-    retainerToSealMm.ifPresent(mm -> inRange("retainer to seal clearance", mm, 0, 60));
-  }
-
-  private static void inRange(String field, double mm, double min, double max) {
-    if (!(mm >= min && mm <= max)) {
-      throw new IllegalArgumentException(
-          field + " must be " + min + " to " + max + " mm, was " + mm);
-    }
+    axisFromBoreMm.ifPresent(
+        mm -> Bounds.check("distance from valve axis to bore axis", mm, 0, 250, "mm"));
+    retainerToSealMm.ifPresent(mm -> Bounds.check("retainer to seal clearance", mm, 0, 60, "mm"));
   }
 
   public Group withFound(Pairing changed) {

@@ -1,5 +1,7 @@
 package finebore.seat;
 
+import finebore.section.Bounds;
+
 /**
  * One conical cut, of a seat or on the back of a valve.
  *
@@ -9,12 +11,8 @@ package finebore.seat;
 public record Cut(double angleDeg, double widthMm) {
 
   public Cut {
-    if (!(angleDeg >= 0 && angleDeg <= 90)) {
-      throw new IllegalArgumentException("cut angle must be 0 to 90 degrees, was " + angleDeg);
-    }
-    if (!(widthMm >= 0 && widthMm <= 50)) {
-      throw new IllegalArgumentException("cut width must be 0 to 50 mm, was " + widthMm);
-    }
+    Bounds.check("cut angle", angleDeg, 0, 90, "degrees");
+    Bounds.check("cut width", widthMm, 0, 50, "mm");
   }
 
   /** Width seen from above, on the radius, mm. */

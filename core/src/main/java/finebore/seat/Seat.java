@@ -1,5 +1,6 @@
 package finebore.seat;
 
+import finebore.section.Bounds;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -43,15 +44,13 @@ public record Seat(
       throw new IllegalArgumentException(
           "the sealing cut's angle must be 10 to 75 degrees, was " + cuts.get(sealing).angleDeg());
     }
-    inRange("seat outside diameter", outsideDiameterMm, 5, 200);
-    inRange("seat depth below the head face", depthMm, 0, 60);
-    inRange("throat diameter", throatDiameterMm, 3, 200);
-    inRange("throat length", throatLengthMm, 0, 60);
-    inRange("bowl diameter", bowlDiameterMm, 3, 250);
-    inRange("bowl depth", bowlDepthMm, 0, 100);
-    if (!(roofAngleDeg >= 0 && roofAngleDeg <= 80)) {
-      throw new IllegalArgumentException("roof angle must be 0 to 80 degrees, was " + roofAngleDeg);
-    }
+    Bounds.check("seat outside diameter", outsideDiameterMm, 5, 200, "mm");
+    Bounds.check("seat depth below the head face", depthMm, 0, 60, "mm");
+    Bounds.check("throat diameter", throatDiameterMm, 3, 200, "mm");
+    Bounds.check("throat length", throatLengthMm, 0, 60, "mm");
+    Bounds.check("bowl diameter", bowlDiameterMm, 3, 250, "mm");
+    Bounds.check("bowl depth", bowlDepthMm, 0, 100, "mm");
+    Bounds.check("roof angle", roofAngleDeg, 0, 80, "degrees");
     if (throatDiameterMm >= outsideDiameterMm) {
       throw new IllegalArgumentException(
           String.format(
@@ -59,13 +58,6 @@ public record Seat(
               "throat diameter must be smaller than the seat outside diameter %.3f mm, was %.3f mm",
               outsideDiameterMm,
               throatDiameterMm));
-    }
-  }
-
-  private static void inRange(String field, double mm, double min, double max) {
-    if (!(mm >= min && mm <= max)) {
-      throw new IllegalArgumentException(
-          field + " must be " + min + " to " + max + " mm, was " + mm);
     }
   }
 

@@ -1,5 +1,7 @@
 package finebore.valve;
 
+import finebore.section.Bounds;
+
 /**
  * The underside of a valve head between face or back cut and stem: a cone that a radius carries
  * into the stem.
@@ -10,14 +12,8 @@ package finebore.valve;
 public record Underhead(double angleDeg, double filletRadiusMm) {
 
   public Underhead {
-    if (!(angleDeg >= 0 && angleDeg <= 70)) {
-      throw new IllegalArgumentException(
-          "underhead angle must be 0 to 70 degrees, was " + angleDeg);
-    }
-    if (!(filletRadiusMm >= 0 && filletRadiusMm <= 60)) {
-      throw new IllegalArgumentException(
-          "underhead radius must be 0 to 60 mm, was " + filletRadiusMm);
-    }
+    Bounds.check("underhead angle", angleDeg, 0, 70, "degrees");
+    Bounds.check("underhead radius", filletRadiusMm, 0, 60, "mm");
   }
 
   /** The form as the trade names it; the borders are common practice, no source. */

@@ -1,6 +1,7 @@
 package finebore.valve;
 
 import finebore.seat.Cut;
+import finebore.section.Bounds;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -28,15 +29,12 @@ public record Valve(
 
   public Valve {
     backCuts = List.copyOf(backCuts);
-    inRange("valve head diameter", headDiameterMm, 8, 200);
-    inRange("margin", marginMm, 0, 20);
-    if (!(faceAngleDeg >= 15 && faceAngleDeg <= 70)) {
-      throw new IllegalArgumentException(
-          "valve face angle must be 15 to 70 degrees, was " + faceAngleDeg);
-    }
-    inRange("valve face width", faceWidthMm, 0.05, 20);
-    inRange("stem diameter", stemDiameterMm, 2, 30);
-    inRange("margin edge radius", edgeRadiusMm, 0, 10);
+    Bounds.check("valve head diameter", headDiameterMm, 8, 200, "mm");
+    Bounds.check("margin", marginMm, 0, 20, "mm");
+    Bounds.check("valve face angle", faceAngleDeg, 15, 70, "degrees");
+    Bounds.check("valve face width", faceWidthMm, 0.05, 20, "mm");
+    Bounds.check("stem diameter", stemDiameterMm, 2, 30, "mm");
+    Bounds.check("margin edge radius", edgeRadiusMm, 0, 10, "mm");
     double reach =
         faceWidthMm * Math.cos(Math.toRadians(faceAngleDeg))
             + backCuts.stream().mapToDouble(Cut::projectedMm).sum();
@@ -56,13 +54,6 @@ public record Valve(
               "margin edge radius must not be larger than the margin %.3f mm, was %.3f mm",
               marginMm,
               edgeRadiusMm));
-    }
-  }
-
-  private static void inRange(String field, double mm, double min, double max) {
-    if (!(mm >= min && mm <= max)) {
-      throw new IllegalArgumentException(
-          field + " must be " + min + " to " + max + " mm, was " + mm);
     }
   }
 

@@ -52,7 +52,7 @@ class JobTest {
     Job job = Samples.job();
     assertThatThrownBy(() -> job.withName(" ", "")).hasMessageContaining("job name");
     assertThatThrownBy(() -> job.engine().withCylinders(0))
-        .hasMessageContaining("cylinders must be 1.0 to 16.0, was 0");
+        .hasMessageContaining("cylinders must be 1 to 16, was 0");
     assertThatThrownBy(() -> job.engine().withRpm(5)).hasMessageContaining("rpm");
     assertThatThrownBy(() -> new TestPlan(List.of(), 7000, Bands.USUAL))
         .hasMessageContaining("1 to 60 lifts");

@@ -10,10 +10,7 @@ import finebore.formats.FileProblem;
 import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
 import java.nio.file.Path;
-import java.time.Duration;
-import java.time.Instant;
 import java.util.Optional;
-import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
 import javafx.stage.Stage;
 
@@ -51,7 +48,9 @@ final class DeskStart {
       window.welcome();
     }
     stage.show();
-    reportStart();
+    if ("1".equals(System.getenv("FINEBORE_TIMING"))) {
+      StartTiming.report("window");
+    }
     recovery.lost().ifPresent(window::offer);
   }
 
@@ -65,29 +64,5 @@ final class DeskStart {
       }
     }
     return new Start(Optional.empty(), Optional.empty());
-  }
-
-  /**
-   * With FINEBORE_TIMING=1: says how long it took from the start of the process to the second
-   * frame, and ends.
-   */
-  private static void reportStart() {
-    if (!"1".equals(System.getenv("FINEBORE_TIMING"))) {
-      return;
-    }
-    new AnimationTimer() {
-      private int frames;
-
-      @Override
-      public void handle(long now) {
-        frames++;
-        if (frames == 2) {
-          Instant began = ProcessHandle.current().info().startInstant().orElse(Instant.now());
-          System.out.println(
-              "window up after " + Duration.between(began, Instant.now()).toMillis() + " ms");
-          Platform.exit();
-        }
-      }
-    }.start();
   }
 }

@@ -107,10 +107,10 @@ class JobFileTest {
       delimiter = '|',
       value = {
         "\"boreMm\" : 81.0|\"boreMm\" : \"wide\"|at job.engine.boreMm: expected a number, found \"wide\"",
-        "\"boreMm\" : 81.0|\"boreMm\" : 5|at job.engine: bore must be 20.0 to 500.0, was 5.0",
+        "\"boreMm\" : 81.0|\"boreMm\" : 5|at job.engine: bore must be 20 to 500, was 5",
         "\"units\" : \"mm\"|\"units\" : \"furlong\"|at job.units: expected one of mm, inch, found \"furlong\"",
         "\"sealingCut\" : 2|\"sealingCut\" : 9|at job.intake.found.seat: the sealing cut must be one of the 3 cuts, was number 9",
-        "\"widthMm\" : 0.6|\"widthMm\" : -1|at job.intake.found.seat.cuts[0]: cut width must be 0 to 50 mm, was -1.0",
+        "\"widthMm\" : 0.6|\"widthMm\" : -1|at job.intake.found.seat.cuts[0]: cut width must be 0 to 50 mm, was -1",
         "\"notes\"|\"remarks\"|at job.notes: expected a text, found missing",
         "\"format\" : \"finebore-job\"|\"format\" : \"other\"|is not a Fine Bore job: at format",
         "\"version\" : 1|\"version\" : 99|was written by a newer Fine Bore: at version: expected at most 1, found 99",

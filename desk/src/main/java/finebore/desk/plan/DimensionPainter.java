@@ -28,29 +28,18 @@ final class DimensionPainter {
 
   private static final Text PROBE = new Text();
 
+  private final Sheet sheet;
   private final GraphicsContext g;
   private final Work work;
   private final ViewFrame frame;
   private final Palette palette;
-  private final double width;
-  private final double height;
-  private final double size;
 
-  DimensionPainter(
-      GraphicsContext g,
-      Work work,
-      ViewFrame frame,
-      Palette palette,
-      double width,
-      double height,
-      double textScale) {
-    this.g = g;
-    this.work = work;
-    this.frame = frame;
-    this.palette = palette;
-    this.width = width;
-    this.height = height;
-    this.size = 12 * textScale;
+  DimensionPainter(Sheet sheet) {
+    this.sheet = sheet;
+    this.g = sheet.g();
+    this.work = sheet.work();
+    this.frame = sheet.frame();
+    this.palette = sheet.palette();
   }
 
   void paint(double liftMm) {
@@ -179,17 +168,20 @@ final class DimensionPainter {
             .filter(
                 w ->
                     w.anchorY() > -20
-                        && w.anchorY() < height + 20
+                        && w.anchorY() < sheet.height() + 20
                         && w.anchorX() > -20
-                        && w.anchorX() < width + 20)
+                        && w.anchorX() < sheet.width() + 20)
             .toList();
-    double gap = size * 1.75;
+    double gap = sheet.text() * 1.75;
     double widest = visible.stream().mapToDouble(w -> measure(w.label())).max().orElse(0);
     double reach = visible.stream().mapToDouble(Leaders.Wanted::anchorX).max().orElse(0);
     double x =
-        right ? Math.max(Math.min(reach + 46, width - widest - 14), width - widest - 60) : 12;
+        right
+            ? Math.max(
+                Math.min(reach + 46, sheet.width() - widest - 14), sheet.width() - widest - 60)
+            : 12;
     for (Leaders.Placed<Label> placed :
-        Leaders.place(visible, gap, size * 1.6, height - size * 3)) {
+        Leaders.place(visible, gap, sheet.text() * 1.6, sheet.height() - sheet.text() * 3)) {
       Label label = placed.wanted().label();
       double w = measure(label);
       double edge = right ? x - 6 : x + w + 6;
@@ -203,9 +195,9 @@ final class DimensionPainter {
       g.setFill(label.colour());
       g.fillOval(placed.wanted().anchorX() - 2.5, placed.wanted().anchorY() - 2.5, 5, 5);
       g.setFill(palette.panel().deriveColor(0, 1, 1, 0.92));
-      g.fillRoundRect(x - 5, placed.y() - size * 0.8, w + 10, size * 1.6, 4, 4);
+      g.fillRoundRect(x - 5, placed.y() - sheet.text() * 0.8, w + 10, sheet.text() * 1.6, 4, 4);
       g.setFill(label.colour());
-      g.setFont(label.strong() ? Theme.boldFigures(size) : Theme.figures(size));
+      g.setFont(label.strong() ? Theme.boldFigures(sheet.text()) : Theme.figures(sheet.text()));
       g.setTextAlign(TextAlignment.LEFT);
       g.setTextBaseline(VPos.CENTER);
       g.fillText(label.text(), x, placed.y());
@@ -214,7 +206,7 @@ final class DimensionPainter {
 
   private double measure(Label label) {
     PROBE.setText(label.text());
-    PROBE.setFont(label.strong() ? Theme.boldFigures(size) : Theme.figures(size));
+    PROBE.setFont(label.strong() ? Theme.boldFigures(sheet.text()) : Theme.figures(sheet.text()));
     return PROBE.getLayoutBounds().getWidth();
   }
 }

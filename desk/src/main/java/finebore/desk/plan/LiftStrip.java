@@ -1,5 +1,6 @@
 package finebore.desk.plan;
 
+import finebore.desk.controls.DrawnRegion;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.Work;
 import finebore.desk.theme.Palette;
@@ -13,12 +14,10 @@ import java.util.Locale;
 import java.util.function.Supplier;
 import javafx.beans.property.DoubleProperty;
 import javafx.geometry.VPos;
-import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
-import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
 import javafx.scene.text.TextAlignment;
 
@@ -28,32 +27,26 @@ import javafx.scene.text.TextAlignment;
  *
  * <p>A click, or Left and Right, puts the lever at a lift.
  */
-public final class LiftStrip extends Region {
+public final class LiftStrip extends DrawnRegion {
 
   private final JobSession session;
   private final Supplier<Palette> palette;
   private final Supplier<Double> textScale;
   private final DoubleProperty lift;
-  private final Canvas canvas = new Canvas();
 
   public LiftStrip(
       JobSession session,
       DoubleProperty lift,
       Supplier<Palette> palette,
       Supplier<Double> textScale) {
+    super("lift-strip", "Change of flow at each lift");
     this.session = session;
     this.lift = lift;
     this.palette = palette;
     this.textScale = textScale;
-    getChildren().add(canvas);
-    getStyleClass().add("drawing");
-    setId("lift-strip");
-    setFocusTraversable(true);
-    setAccessibleText("Change of flow at each lift");
     setMinHeight(150);
     session.work().addListener((o, was, is) -> requestLayout());
     lift.addListener((o, was, is) -> requestLayout());
-    focusedProperty().addListener((o, was, is) -> requestLayout());
     addEventHandler(MouseEvent.MOUSE_PRESSED, this::pressed);
     addEventHandler(KeyEvent.KEY_PRESSED, this::key);
   }
@@ -113,15 +106,7 @@ public final class LiftStrip extends Region {
   }
 
   @Override
-  protected void layoutChildren() {
-    double w = Math.floor(getWidth());
-    double h = Math.floor(getHeight());
-    if (w < 10 || h < 10) {
-      return;
-    }
-    canvas.setWidth(w);
-    canvas.setHeight(h);
-    GraphicsContext g = canvas.getGraphicsContext2D();
+  protected void draw(GraphicsContext g, double w, double h) {
     Palette colours = palette.get();
     g.setFill(colours.panel());
     g.fillRect(0, 0, w, h);

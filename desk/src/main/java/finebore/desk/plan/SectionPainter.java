@@ -26,35 +26,24 @@ final class SectionPainter {
   /** Shares below this are not drawn as beads. */
   private static final double SMALL_SHARE = 0.012;
 
+  private final Sheet sheet;
   private final GraphicsContext g;
   private final Work work;
   private final ViewFrame frame;
   private final Palette palette;
-  private final double width;
-  private final double height;
-  private final double text;
 
-  SectionPainter(
-      GraphicsContext g,
-      Work work,
-      ViewFrame frame,
-      Palette palette,
-      double width,
-      double height,
-      double textScale) {
-    this.g = g;
-    this.work = work;
-    this.frame = frame;
-    this.palette = palette;
-    this.width = width;
-    this.height = height;
-    this.text = 12 * textScale;
+  SectionPainter(Sheet sheet) {
+    this.sheet = sheet;
+    this.g = sheet.g();
+    this.work = sheet.work();
+    this.frame = sheet.frame();
+    this.palette = sheet.palette();
   }
 
   void paint(double liftMm) {
     g.setLineCap(StrokeLineCap.BUTT);
     g.setFill(palette.paper());
-    g.fillRect(0, 0, width, height);
+    g.fillRect(0, 0, sheet.width(), sheet.height());
     axis();
     SeatSection section = work.shown().seat();
     metal(section.profile());
@@ -73,20 +62,20 @@ final class SectionPainter {
 
   private void axis() {
     double x = frame.x(0);
-    if (x > 0 && x < width) {
+    if (x > 0 && x < sheet.width()) {
       g.setStroke(palette.muted());
       g.setLineWidth(1);
       g.setLineDashes(14, 4, 3, 4);
-      g.strokeLine(x, 0, x, height);
+      g.strokeLine(x, 0, x, sheet.height());
       g.setLineDashes();
-      words("guide axis", x + 4, height - 30, palette.muted(), TextAlignment.LEFT);
+      words("guide axis", x + 4, sheet.height() - 30, palette.muted(), TextAlignment.LEFT);
     }
   }
 
   private void metal(Profile wall) {
     List<Point> ring = new ArrayList<>(wall.points());
-    double far = Math.max(frame.r(width) + 5, wall.points().getFirst().r());
-    double bottom = Math.min(frame.z(height) - 5, wall.points().getLast().z());
+    double far = Math.max(frame.r(sheet.width()) + 5, wall.points().getFirst().r());
+    double bottom = Math.min(frame.z(sheet.height()) - 5, wall.points().getLast().z());
     ring.addFirst(new Point(far, wall.points().getFirst().z()));
     ring.add(new Point(wall.points().getLast().r(), bottom));
     ring.add(new Point(far, bottom));
@@ -225,7 +214,7 @@ final class SectionPainter {
     }
     double px = best * unit * frame.scale();
     double x = 12;
-    double y = height - 10;
+    double y = sheet.height() - 10;
     g.setFill(palette.paper().deriveColor(0, 1, 1, 0.8));
     g.fillRect(x - 6, y - 14, px + 70, 20);
     g.setStroke(palette.text());
@@ -247,10 +236,10 @@ final class SectionPainter {
   }
 
   private void tag(String label, double x, double y, Color colour) {
-    g.setFont(Theme.boldFigures(text * 0.92));
-    double w = label.length() * text * 0.62;
+    g.setFont(Theme.boldFigures(sheet.text() * 0.92));
+    double w = label.length() * sheet.text() * 0.62;
     g.setFill(palette.paper().deriveColor(0, 1, 1, 0.85));
-    g.fillRoundRect(x - w, y - text * 0.7, w + 4, text * 1.4, 4, 4);
+    g.fillRoundRect(x - w, y - sheet.text() * 0.7, w + 4, sheet.text() * 1.4, 4, 4);
     g.setFill(colour);
     g.setTextAlign(TextAlignment.RIGHT);
     g.setTextBaseline(VPos.CENTER);
@@ -258,7 +247,7 @@ final class SectionPainter {
   }
 
   private void words(String label, double x, double y, Color colour, TextAlignment align) {
-    g.setFont(Theme.words(text));
+    g.setFont(Theme.words(sheet.text()));
     g.setFill(colour);
     g.setTextAlign(align);
     g.setTextBaseline(VPos.CENTER);

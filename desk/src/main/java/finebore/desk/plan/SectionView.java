@@ -1,5 +1,6 @@
 package finebore.desk.plan;
 
+import finebore.desk.controls.DrawnRegion;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.Work;
 import finebore.desk.theme.Palette;
@@ -14,13 +15,11 @@ import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.SimpleDoubleProperty;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
-import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
-import javafx.scene.layout.Region;
 
 /**
  * The section to scale, with grips.
@@ -29,14 +28,13 @@ import javafx.scene.layout.Region;
  * dragged, or chosen with Tab-like keys (comma and full stop) and nudged with the arrows; Shift
  * drags the other quantity of a corner and makes nudges ten times as large.
  */
-public final class SectionView extends Region {
+public final class SectionView extends DrawnRegion {
 
   private static final double GRIP_PX = 9;
 
   private final JobSession session;
   private final Supplier<Palette> palette;
   private final Supplier<Double> textScale;
-  private final Canvas canvas = new Canvas();
   private final DoubleProperty lift = new SimpleDoubleProperty(3);
   private Consumer<String> refused = message -> {};
   private Consumer<String> told = message -> {};
@@ -52,15 +50,11 @@ public final class SectionView extends Region {
       String grip, String name, Pairing start, double x, double y, ViewFrame frame) {}
 
   public SectionView(JobSession session, Supplier<Palette> palette, Supplier<Double> textScale) {
+    super("section", "Section of seat and valve");
     this.session = session;
     this.palette = palette;
     this.textScale = textScale;
-    getChildren().add(canvas);
-    getStyleClass().add("drawing");
-    setId("section");
-    setFocusTraversable(true);
     setAccessibleRole(AccessibleRole.IMAGE_VIEW);
-    setAccessibleText("Section of seat and valve");
     setMinSize(200, 160);
     session.work().addListener((o, was, is) -> redraw());
     lift.addListener((o, was, is) -> redraw());
@@ -71,7 +65,6 @@ public final class SectionView extends Region {
     addEventHandler(MouseEvent.MOUSE_CLICKED, this::clicked);
     addEventHandler(ScrollEvent.SCROLL, this::scrolled);
     addEventHandler(KeyEvent.KEY_PRESSED, this::key);
-    focusedProperty().addListener((o, was, is) -> redraw());
   }
 
   /** The lever's lift, mm. */
@@ -143,22 +136,14 @@ public final class SectionView extends Region {
   }
 
   @Override
-  protected void layoutChildren() {
-    double w = Math.floor(getWidth());
-    double h = Math.floor(getHeight());
-    if (w < 10 || h < 10) {
-      return;
-    }
-    canvas.setWidth(w);
-    canvas.setHeight(h);
+  protected void draw(GraphicsContext g, double w, double h) {
     if (frame == null || fitted && gesture == null) {
       frame = fitting();
     }
-    GraphicsContext g = canvas.getGraphicsContext2D();
-    Work work = session.work().get();
     Palette colours = palette.get();
-    new SectionPainter(g, work, frame, colours, w, h, textScale.get()).paint(lift.get());
-    new DimensionPainter(g, work, frame, colours, w, h, textScale.get()).paint(lift.get());
+    Sheet sheet = new Sheet(g, session.work().get(), frame, colours, w, h, 12 * textScale.get());
+    new SectionPainter(sheet).paint(lift.get());
+    new DimensionPainter(sheet).paint(lift.get());
     for (Grip grip : grips()) {
       double x = frame.x(grip.at().r());
       double y = frame.y(grip.at().z());

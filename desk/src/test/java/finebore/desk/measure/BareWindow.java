@@ -1,10 +1,7 @@
 package finebore.desk.measure;
 
-import java.time.Duration;
-import java.time.Instant;
-import javafx.animation.AnimationTimer;
+import finebore.desk.StartTiming;
 import javafx.application.Application;
-import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.control.Label;
 import javafx.stage.Stage;
@@ -16,19 +13,6 @@ public final class BareWindow extends Application {
   public void start(Stage stage) {
     stage.setScene(new Scene(new Label("bare"), 1280, 800));
     stage.show();
-    new AnimationTimer() {
-      private int frames;
-
-      @Override
-      public void handle(long now) {
-        frames++;
-        if (frames == 2) {
-          Instant began = ProcessHandle.current().info().startInstant().orElse(Instant.now());
-          System.out.println(
-              "bare window up after " + Duration.between(began, Instant.now()).toMillis() + " ms");
-          Platform.exit();
-        }
-      }
-    }.start();
+    StartTiming.report("bare window");
   }
 }
