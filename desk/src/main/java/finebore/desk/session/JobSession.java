@@ -118,9 +118,6 @@ public final class JobSession {
     }
     tried.set(Optional.empty());
     edits.edit(next, gesture);
-    if (!next.engine().seats().contains(seat.get())) {
-      seat.set(next.engine().seats().getFirst());
-    }
     refresh();
   }
 
@@ -216,6 +213,9 @@ public final class JobSession {
 
   private void refresh() {
     Job shown = job();
+    if (!shown.engine().seats().contains(seat.get())) {
+      seat.set(shown.engine().seats().getFirst());
+    }
     if (tried.get().isPresent()) {
       var group = shown.group(seat.get().port());
       shown =

@@ -6,17 +6,9 @@ import finebore.desk.session.JobSession;
 import finebore.desk.session.Recovery;
 import finebore.desk.theme.Palette;
 import finebore.desk.theme.Theme;
-import finebore.formats.CutSheetFile;
-import finebore.formats.FileProblem;
-import finebore.formats.JobDocument;
-import finebore.formats.JobFile;
-import finebore.formats.NewJob;
-import finebore.formats.SafeFile;
 import finebore.job.Job;
 import finebore.units.UnitSystem;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
-import java.util.Locale;
 import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.Scene;
@@ -46,7 +38,6 @@ public final class MainWindow {
   private final DeskFolder folder;
   private final JobSession session;
   private final Recovery recovery;
-  private final FilePicker picker;
   private final StackPane root = new StackPane();
   private final BorderPane frame = new BorderPane();
   private final Scene scene;
@@ -57,8 +48,8 @@ public final class MainWindow {
   private final MenuButton jobMenu = new MenuButton("Job");
   private final ToggleButton millimetres = new ToggleButton("mm");
   private final ToggleButton inches = new ToggleButton("in");
-  private final Label bannerText = new Label();
-  private final HBox banner = new HBox(10);
+  private final Banner banner = new Banner();
+  private final JobFiles files;
   private final ShortcutSheet sheet = new ShortcutSheet(this::hideSheet);
   private Optional<Welcome> welcome = Optional.empty();
   private Theme theme;
@@ -76,14 +67,20 @@ public final class MainWindow {
     this.folder = folder;
     this.session = session;
     this.recovery = recovery;
-    this.picker = picker;
     this.theme = theme;
     this.textScale = folder.textScale();
     this.seats = new SeatStrip(session, this::palette);
     this.plan = new PlanStation(session, this::palette, () -> textScale);
-    banner.getStyleClass().add("banner");
-    banner.setAlignment(Pos.CENTER_LEFT);
-    hideBanner();
+    this.files =
+        new JobFiles(
+            session,
+            folder,
+            recovery,
+            picker,
+            banner,
+            this::takeTyping,
+            this::opened,
+            () -> welcome.isEmpty());
     frame.setTop(new VBox(topBar(), banner));
     frame.setLeft(rail());
     frame.setCenter(plan);
@@ -102,7 +99,7 @@ public final class MainWindow {
     stage.setMinHeight(600);
     stage.setOnCloseRequest(
         e -> {
-          if (!mayLeave()) {
+          if (!files.mayLeave()) {
             e.consume();
           } else {
             recovery.close();
@@ -197,7 +194,7 @@ public final class MainWindow {
   private void fillJobMenu() {
     Menu recent = new Menu("Recent jobs");
     for (Path file : folder.recent()) {
-      MenuItem item = item(file.getFileName().toString(), () -> openFile(file));
+      MenuItem item = item(file.getFileName().toString(), () -> files.openFile(file));
       item.setMnemonicParsing(false);
       recent.getItems().add(item);
     }
@@ -205,14 +202,14 @@ public final class MainWindow {
     jobMenu
         .getItems()
         .setAll(
-            item("New   (Ctrl N)", this::newJob),
-            item("Open ...   (Ctrl O)", this::open),
+            item("New   (Ctrl N)", files::newJob),
+            item("Open ...   (Ctrl O)", files::open),
             recent,
-            item("Open the demo job", this::openDemo),
+            item("Open the demo job", files::openDemo),
             new SeparatorMenuItem(),
-            item("Save   (Ctrl S)", this::save),
-            item("Save as ...   (Ctrl Shift S)", this::saveAs),
-            item("Write the cut sheet ...   (Ctrl K)", this::cutSheet),
+            item("Save   (Ctrl S)", files::save),
+            item("Save as ...   (Ctrl Shift S)", files::saveAs),
+            item("Write the cut sheet ...   (Ctrl K)", files::cutSheet),
             new SeparatorMenuItem(),
             item("Larger text   (Ctrl +)", () -> scaleText(0.1)),
             item("Smaller text   (Ctrl −)", () -> scaleText(-0.1)),
@@ -264,17 +261,17 @@ public final class MainWindow {
         }
       }
       case Y -> session.redo();
-      case N -> newJob();
-      case O -> open();
+      case N -> files.newJob();
+      case O -> files.open();
       case S -> {
         takeTyping();
         if (e.isShiftDown()) {
-          saveAs();
+          files.saveAs();
         } else {
-          save();
+          files.save();
         }
       }
-      case K -> cutSheet();
+      case K -> files.cutSheet();
       case D -> switchTheme();
       case PLUS, EQUALS, ADD -> scaleText(0.1);
       case MINUS, SUBTRACT -> scaleText(-0.1);
@@ -348,13 +345,18 @@ public final class MainWindow {
   /** Offers the demo job, a new one or a file in place of the station. */
   public void welcome() {
     Welcome offer =
-        new Welcome(this::openDemo, this::newJob, this::open, folder.recent(), this::openFile);
+        new Welcome(files::openDemo, files::newJob, files::open, folder.recent(), files::openFile);
     welcome = Optional.of(offer);
     frame.setCenter(offer);
     seats.setVisible(false);
     jobTitle.setVisible(false);
     stage.setTitle("Fine Bore");
     offer.focus();
+  }
+
+  private void opened() {
+    endWelcome();
+    plan.section().fit();
   }
 
   private void endWelcome() {
@@ -370,8 +372,8 @@ public final class MainWindow {
     restore.setId("recover");
     restore.setOnAction(
         e -> {
-          hideBanner();
-          if (mayLeave()) {
+          banner.clear();
+          if (files.mayLeave()) {
             endWelcome();
             session.load(lost.document(), lost.file());
             session.markUnsaved();
@@ -385,144 +387,24 @@ public final class MainWindow {
     drop.setOnAction(
         e -> {
           recovery.discard(lost);
-          hideBanner();
+          banner.clear();
         });
-    say(
+    banner.say(
         "Work on \""
             + lost.document().job().name()
             + "\" was not saved when the program last ended.",
-        "",
+        Banner.Kind.OFFER,
         restore,
         drop);
   }
 
-  private void say(String words, String style, Button... buttons) {
-    bannerText.setText(words);
-    bannerText.setWrapText(true);
-    bannerText.setId("banner-text");
-    banner.getStyleClass().setAll("banner");
-    if (!style.isEmpty()) {
-      banner.getStyleClass().add(style);
-    }
-    banner.getChildren().setAll(bannerText);
-    banner.getChildren().addAll(buttons);
-    if (buttons.length == 0) {
-      Button close = new Button("✕");
-      close.setId("close-banner");
-      close.getStyleClass().add("icon-button");
-      close.setAccessibleText("Close the message");
-      close.setOnAction(e -> hideBanner());
-      banner.getChildren().add(close);
-    }
-    HBox.setHgrow(bannerText, Priority.ALWAYS);
-    bannerText.setMaxWidth(Double.MAX_VALUE);
-    banner.setVisible(true);
-    banner.setManaged(true);
-  }
-
-  private void hideBanner() {
-    banner.setVisible(false);
-    banner.setManaged(false);
-  }
-
-  /** Whether the open job may be left: it is saved, or the user says so. */
-  private boolean mayLeave() {
-    takeTyping();
-    if (!session.changed().get() || welcome.isPresent()) {
-      return true;
-    }
-    return switch (picker.unsaved(session.job().name())) {
-      case SAVE -> save();
-      case DROP -> true;
-      case STAY -> false;
-    };
-  }
-
-  private void take(JobDocument document, Optional<Path> file) {
-    hideBanner();
-    endWelcome();
-    session.load(document, file);
-    file.ifPresent(folder::keepRecent);
-    plan.section().fit();
-  }
-
-  private void newJob() {
-    if (mayLeave()) {
-      take(JobDocument.fresh(NewJob.of(session.units())), Optional.empty());
-    }
-  }
-
-  private void openDemo() {
-    if (mayLeave()) {
-      take(JobDocument.fresh(JobFile.demo()), Optional.empty());
-    }
-  }
-
-  private void open() {
-    picker.open().ifPresent(this::openFile);
-  }
-
   /** Opens a job file; one that cannot be taken is said so and the open job stays. */
   public void openFile(Path file) {
-    try {
-      JobDocument document = JobFile.read(file);
-      if (mayLeave()) {
-        take(document, Optional.of(file));
-      }
-    } catch (FileProblem e) {
-      say(e.getMessage(), "problem");
-    }
-  }
-
-  private boolean save() {
-    return session.file().get().map(this::saveTo).orElseGet(this::saveAs);
-  }
-
-  private boolean saveAs() {
-    return picker.save(fileName()).map(this::withExtension).map(this::saveTo).orElse(false);
-  }
-
-  private Path withExtension(Path file) {
-    String name = file.getFileName().toString();
-    return name.endsWith(JobFile.EXTENSION) ? file : file.resolveSibling(name + JobFile.EXTENSION);
-  }
-
-  private boolean saveTo(Path file) {
-    try {
-      session.save(file);
-      folder.keepRecent(file);
-      recovery.keep(session);
-      hideBanner();
-      return true;
-    } catch (FileProblem e) {
-      say(e.getMessage(), "problem");
-      return false;
-    }
-  }
-
-  private String fileName() {
-    return session.job().name().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9.]+", "-");
-  }
-
-  private void cutSheet() {
-    picker
-        .saveCutSheet(fileName())
-        .ifPresent(
-            file -> {
-              boolean csv = file.getFileName().toString().toLowerCase(Locale.ROOT).endsWith(".csv");
-              String text =
-                  csv ? CutSheetFile.csv(session.job()) : CutSheetFile.text(session.job());
-              try {
-                SafeFile.write(file, text.getBytes(StandardCharsets.UTF_8), false);
-                say("The cut sheet is in " + file, "preview");
-              } catch (FileProblem e) {
-                say(e.getMessage(), "problem");
-              }
-            });
+    files.openFile(file);
   }
 
   private void close() {
-    if (mayLeave()) {
+    if (files.mayLeave()) {
       recovery.close();
       stage.hide();
     }

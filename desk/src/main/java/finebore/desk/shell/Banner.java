@@ -1,0 +1,60 @@
+package finebore.desk.shell;
+
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+
+/**
+ * A line above the station that says something, with what can be done about it; it stops nothing.
+ */
+final class Banner extends HBox {
+
+  /** What a line is about, which colours it. */
+  enum Kind {
+    OFFER(""),
+    DONE("preview"),
+    PROBLEM("problem");
+
+    private final String style;
+
+    Kind(String style) {
+      this.style = style;
+    }
+  }
+
+  private final Label text = new Label();
+
+  Banner() {
+    super(10);
+    setAlignment(Pos.CENTER_LEFT);
+    text.setId("banner-text");
+    text.setWrapText(true);
+    text.setMaxWidth(Double.MAX_VALUE);
+    HBox.setHgrow(text, Priority.ALWAYS);
+    managedProperty().bind(visibleProperty());
+    clear();
+  }
+
+  /** Says something; without buttons of its own the line can be closed. */
+  void say(String words, Kind kind, Button... buttons) {
+    text.setText(words);
+    getStyleClass().setAll("banner", kind.style);
+    getChildren().setAll(text);
+    getChildren().addAll(buttons);
+    if (buttons.length == 0) {
+      Button close = new Button("✕");
+      close.setId("close-banner");
+      close.getStyleClass().add("icon-button");
+      close.setAccessibleText("Close the message");
+      close.setOnAction(e -> clear());
+      getChildren().add(close);
+    }
+    setVisible(true);
+  }
+
+  void clear() {
+    setVisible(false);
+  }
+}

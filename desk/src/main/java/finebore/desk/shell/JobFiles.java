@@ -1,0 +1,154 @@
+package finebore.desk.shell;
+
+import finebore.desk.session.DeskFolder;
+import finebore.desk.session.JobSession;
+import finebore.desk.session.Recovery;
+import finebore.desk.shell.Banner.Kind;
+import finebore.formats.CutSheetFile;
+import finebore.formats.FileProblem;
+import finebore.formats.JobDocument;
+import finebore.formats.JobFile;
+import finebore.formats.NewJob;
+import finebore.formats.SafeFile;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.BooleanSupplier;
+
+/**
+ * What the window does with files: new, open, save, cut sheet. Whatever fails is said and changes
+ * nothing.
+ */
+final class JobFiles {
+
+  private final JobSession session;
+  private final DeskFolder folder;
+  private final Recovery recovery;
+  private final FilePicker picker;
+  private final Banner banner;
+  private final Runnable takeTyping;
+  private final Runnable opened;
+  private final BooleanSupplier inUse;
+
+  /**
+   * The actions on a session.
+   *
+   * @param takeTyping makes what is being typed count
+   * @param opened called when another job is open
+   * @param inUse whether the session's job is what the user sees, and not the welcome
+   */
+  JobFiles(
+      JobSession session,
+      DeskFolder folder,
+      Recovery recovery,
+      FilePicker picker,
+      Banner banner,
+      Runnable takeTyping,
+      Runnable opened,
+      BooleanSupplier inUse) {
+    this.session = session;
+    this.folder = folder;
+    this.recovery = recovery;
+    this.picker = picker;
+    this.banner = banner;
+    this.takeTyping = takeTyping;
+    this.opened = opened;
+    this.inUse = inUse;
+  }
+
+  /** Whether the open job may be left: it is saved, or the user says so. */
+  boolean mayLeave() {
+    takeTyping.run();
+    if (!session.changed().get() || !inUse.getAsBoolean()) {
+      return true;
+    }
+    return switch (picker.unsaved(session.job().name())) {
+      case SAVE -> save();
+      case DROP -> true;
+      case STAY -> false;
+    };
+  }
+
+  private void take(JobDocument document, Optional<Path> file) {
+    banner.clear();
+    session.load(document, file);
+    file.ifPresent(folder::keepRecent);
+    opened.run();
+  }
+
+  void newJob() {
+    if (mayLeave()) {
+      take(JobDocument.fresh(NewJob.of(session.units())), Optional.empty());
+    }
+  }
+
+  void openDemo() {
+    if (mayLeave()) {
+      take(JobDocument.fresh(JobFile.demo()), Optional.empty());
+    }
+  }
+
+  void open() {
+    picker.open().ifPresent(this::openFile);
+  }
+
+  /** Opens a job file; one that cannot be taken is said so and the open job stays. */
+  void openFile(Path file) {
+    try {
+      JobDocument document = JobFile.read(file);
+      if (mayLeave()) {
+        take(document, Optional.of(file));
+      }
+    } catch (FileProblem e) {
+      banner.say(e.getMessage(), Kind.PROBLEM);
+    }
+  }
+
+  boolean save() {
+    return session.file().get().map(this::saveTo).orElseGet(this::saveAs);
+  }
+
+  boolean saveAs() {
+    return picker.save(fileName()).map(this::withExtension).map(this::saveTo).orElse(false);
+  }
+
+  private Path withExtension(Path file) {
+    String name = file.getFileName().toString();
+    return name.endsWith(JobFile.EXTENSION) ? file : file.resolveSibling(name + JobFile.EXTENSION);
+  }
+
+  private boolean saveTo(Path file) {
+    try {
+      session.save(file);
+      folder.keepRecent(file);
+      recovery.keep(session);
+      banner.clear();
+      return true;
+    } catch (FileProblem e) {
+      banner.say(e.getMessage(), Kind.PROBLEM);
+      return false;
+    }
+  }
+
+  private String fileName() {
+    return session.job().name().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9.]+", "-");
+  }
+
+  void cutSheet() {
+    picker
+        .saveCutSheet(fileName())
+        .ifPresent(
+            file -> {
+              boolean csv = file.getFileName().toString().toLowerCase(Locale.ROOT).endsWith(".csv");
+              String text =
+                  csv ? CutSheetFile.csv(session.job()) : CutSheetFile.text(session.job());
+              try {
+                SafeFile.write(file, text.getBytes(StandardCharsets.UTF_8), false);
+                banner.say("The cut sheet is in " + file, Kind.DONE);
+              } catch (FileProblem e) {
+                banner.say(e.getMessage(), Kind.PROBLEM);
+              }
+            });
+  }
+}

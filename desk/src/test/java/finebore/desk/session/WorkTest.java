@@ -1,0 +1,87 @@
+package finebore.desk.session;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import finebore.flow.Bands.Band;
+import finebore.formats.JobDocument;
+import finebore.formats.JobFile;
+import finebore.job.Job;
+import finebore.job.Port;
+import finebore.practice.Cure;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+
+class WorkTest {
+
+  private static final Job DEMO = JobFile.demo();
+
+  @Test
+  void everythingOfAGroupIsWorkedOut() {
+    Work work = Work.of(DEMO, Port.INTAKE, false, Optional.empty());
+    assertThat(work.shown()).isSameAs(work.planned());
+    assertThat(work.change().orElseThrow().bands().get(Band.LOW).changeM3s()).isPositive();
+    assertThat(work.difference().removedMm3()).isPositive();
+    assertThat(work.findings()).isNotEmpty();
+    assertThat(Work.of(DEMO, Port.INTAKE, true, Optional.empty()).pairing())
+        .isEqualTo(DEMO.intake().found());
+  }
+
+  @Test
+  void theFoundStudyIsTakenOverOnlyWhereItStillHolds() {
+    Work before = Work.of(DEMO, Port.INTAKE, false, Optional.empty());
+    var planned = DEMO.intake().planned();
+    Job replanned = DEMO.withPlanned(Port.INTAKE, planned.withSeat(planned.seat().withThroat(35)));
+    assertThat(Work.of(replanned, Port.INTAKE, false, Optional.of(before)).found())
+        .isSameAs(before.found());
+    var found = DEMO.intake().found();
+    Job refound =
+        DEMO.withGroup(
+            Port.INTAKE, DEMO.intake().withFound(found.withSeat(found.seat().withThroat(33))));
+    assertThat(Work.of(refound, Port.INTAKE, false, Optional.of(before)).found())
+        .isNotEqualTo(before.found());
+    assertThat(Work.of(DEMO, Port.EXHAUST, false, Optional.of(before)).found().pairing())
+        .isEqualTo(DEMO.exhaust().found());
+    Job otherTest = DEMO.withTest(DEMO.test().withDepression(2500));
+    assertThat(Work.of(otherTest, Port.INTAKE, false, Optional.of(before)).found())
+        .isNotEqualTo(before.found());
+  }
+
+  @Test
+  void aCureIsShownButNotMade() {
+    JobSession session = new JobSession(JobDocument.fresh(DEMO), Optional.empty());
+    session.tryCure(new Cure.Throat(36));
+    assertThat(session.work().get().pairing().seat().throatDiameterMm()).isEqualTo(36);
+    assertThat(session.job()).isEqualTo(DEMO);
+    session.undo();
+    assertThat(session.tried().get()).isEmpty();
+    session.tryCure(new Cure.Throat(36));
+    session.keepTried();
+    assertThat(session.job().intake().planned().seat().throatDiameterMm()).isEqualTo(36);
+    session.undo();
+    assertThat(session.job()).isEqualTo(DEMO);
+  }
+
+  @Test
+  void stepsGoRoundTheHead() {
+    JobSession session = new JobSession(JobDocument.fresh(DEMO), Optional.empty());
+    session.step(-1);
+    assertThat(session.seat().get().label()).isEqualTo("E4");
+    session.step(1);
+    assertThat(session.seat().get().label()).isEqualTo("I1");
+    session.step(3);
+    session.edit("", job -> job.withEngine(job.engine().withCylinders(1)));
+    assertThat(session.seat().get().label()).isEqualTo("I1");
+    session.undo();
+    assertThat(session.job().engine().cylinders()).isEqualTo(4);
+  }
+
+  @Test
+  void aSeatThatIsGoneAfterUndoIsLeft() {
+    JobSession session = new JobSession(JobDocument.fresh(DEMO), Optional.empty());
+    session.edit("", job -> job.withEngine(job.engine().withCylinders(6)));
+    session.step(-1);
+    assertThat(session.seat().get().label()).isEqualTo("E6");
+    session.undo();
+    assertThat(session.job().engine().seats()).contains(session.seat().get());
+  }
+}
