@@ -78,25 +78,26 @@ public record Gate(
   static List<Gate> curtainsBetween(Profile metal, int sealing, Profile valve, double within) {
     double headR = valve.points().stream().mapToDouble(Point::r).max().orElseThrow();
     Profile rim = valve.outside(RIM * headR);
-    List<Gate> all = new ArrayList<>();
+    List<Search> all = new ArrayList<>();
     for (int m = 0; m < metal.segmentCount(); m++) {
       Surface surface = metal.surfaces().get(m);
       boolean ofSeat = surface.part() == Part.CUT && surface.index() <= sealing;
       for (int v = 0; v < rim.segmentCount() && ofSeat; v++) {
         Search search = new Search(metal, rim);
         search.pair(m, v);
-        all.add(search.best());
+        all.add(search);
       }
     }
     if (all.isEmpty()) {
       return List.of(between(metal, valve));
     }
-    all.sort(Comparator.comparingDouble(Gate::areaMm2));
+    all.sort(Comparator.comparingDouble(s -> s.bestArea));
     List<Gate> near = new ArrayList<>();
-    for (Gate gate : all) {
-      if (gate.areaMm2() > (1 + within) * all.getFirst().areaMm2()) {
+    for (Search search : all) {
+      if (search.bestArea > (1 + within) * all.getFirst().bestArea) {
         break;
       }
+      Gate gate = search.best();
       Optional<Gate> same = near.stream().filter(g -> g.isAt(gate)).findFirst();
       if (same.isEmpty()) {
         near.add(gate);

@@ -194,7 +194,7 @@ record Turning(List<Corner> corners) {
   private static double arcOverScale(double share) {
     double low = 0;
     double high = 1e4;
-    for (int k = 0; k < 60; k++) {
+    for (int k = 0; k < 45; k++) {
       double x = (low + high) / 2;
       double value = x < 1e-6 ? 1 : 2 / x * (1 + Math.expm1(-x) / x);
       if (value > share) {

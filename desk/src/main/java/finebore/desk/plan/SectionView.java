@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import javafx.animation.AnimationTimer;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.SimpleDoubleProperty;
 import javafx.scene.AccessibleRole;
@@ -43,11 +44,23 @@ public final class SectionView extends DrawnRegion {
   private String selected = "";
   private String hovered = "";
   private Gesture gesture;
+  private Optional<Pull> pending = Optional.empty();
   private int gestures;
 
   /** A drag under way. */
   private record Gesture(
       String grip, String name, Pairing start, double x, double y, ViewFrame frame) {}
+
+  /** How far a grip has been pulled, px, and whether Shift was down. */
+  private record Pull(double dx, double dy, boolean other) {}
+
+  private final AnimationTimer pulls =
+      new AnimationTimer() {
+        @Override
+        public void handle(long now) {
+          pull();
+        }
+      };
 
   public SectionView(JobSession session, Supplier<Palette> palette, Supplier<Double> textScale) {
     super("section", "Section of seat and valve");
@@ -193,6 +206,9 @@ public final class SectionView extends DrawnRegion {
             e.getX(),
             e.getY(),
             frame);
+    if (grip.isPresent()) {
+      pulls.start();
+    }
     e.consume();
   }
 
@@ -214,25 +230,34 @@ public final class SectionView extends DrawnRegion {
       redraw();
       return;
     }
-    Gesture at = gesture;
-    grips().stream()
-        .filter(g -> g.id().equals(at.grip()))
-        .findFirst()
-        .ifPresent(
-            grip -> {
-              double scale = at.frame().scale();
-              change(
-                  at.name(),
-                  p ->
-                      grip.drag()
-                          .moved(
-                              at.start(),
-                              dx / scale,
-                              -dy / scale,
-                              e.isShiftDown(),
-                              session.units().nudgeMm()));
-            });
+    pending = Optional.of(new Pull(dx, dy, e.isShiftDown()));
     e.consume();
+  }
+
+  /**
+   * Makes the newest pull of the drag an edit; a mouse tells more of them than there are frames.
+   */
+  private void pull() {
+    Optional<Pull> newest = pending;
+    pending = Optional.empty();
+    Gesture at = gesture;
+    newest.ifPresent(
+        pull ->
+            grips().stream()
+                .filter(g -> g.id().equals(at.grip()))
+                .findFirst()
+                .ifPresent(grip -> change(at.name(), start -> pulled(grip, at, pull))));
+  }
+
+  private Pairing pulled(Grip grip, Gesture at, Pull pull) {
+    double scale = at.frame().scale();
+    return grip.drag()
+        .moved(
+            at.start(),
+            pull.dx() / scale,
+            -pull.dy() / scale,
+            pull.other(),
+            session.units().nudgeMm());
   }
 
   private void change(String name, java.util.function.UnaryOperator<Pairing> edit) {
@@ -245,6 +270,8 @@ public final class SectionView extends DrawnRegion {
   }
 
   private void released(MouseEvent e) {
+    pulls.stop();
+    pull();
     gesture = null;
     session.endGesture();
     redraw();
