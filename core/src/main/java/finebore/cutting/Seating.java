@@ -86,8 +86,10 @@ public sealed interface Seating {
     }
     Profile metal = seat.profile();
     Profile under = valve.profile();
-    double from = metal.points().stream().mapToDouble(Point::r).min().orElseThrow();
-    double to = valve.valve().headDiameterMm() / 2;
+    double bore = metal.points().stream().mapToDouble(Point::r).min().orElseThrow();
+    double from = Math.max(bore, valve.valve().stemDiameterMm() / 2);
+    double far = metal.points().stream().mapToDouble(Point::r).max().orElseThrow();
+    double to = Math.min(valve.valve().headDiameterMm() / 2, far);
     if (!tolerance.greater(to, from)) {
       return new FallsThrough();
     }

@@ -74,8 +74,8 @@ public record SeatSection(Seat seat, Profile profile, List<ShownCut> shown) {
     Point at = edge;
     for (int k = seat.sealing() - 1; k >= 0; k--) {
       Cut cut = seat.cuts().get(k);
-      double room = -at.z();
-      double part = cut.heightMm() <= room ? 1 : Math.max(0, room) / cut.heightMm();
+      double room = Math.max(0, -at.z());
+      double part = cut.heightMm() <= room ? 1 : room / cut.heightMm();
       shownMm[k] = part * cut.widthMm();
       at = at.plus(part * cut.projectedMm(), part * cut.heightMm());
       stretches.add(new Stretch(at, surfaceOf(cut, k)));
