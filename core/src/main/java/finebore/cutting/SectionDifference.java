@@ -9,6 +9,7 @@ import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.geom.util.PolygonExtracter;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 
@@ -40,8 +41,8 @@ public record SectionDifference(
     double bottom = Math.max(minZ(found), minZ(planned));
     Geometry before = metal(found, outer, bottom);
     Geometry after = metal(planned, outer, bottom);
-    Geometry gone = OverlayNGRobust.overlay(before, after, OverlayNG.DIFFERENCE);
-    Geometry wanted = OverlayNGRobust.overlay(after, before, OverlayNG.DIFFERENCE);
+    Geometry gone = overlay(before, after, OverlayNG.DIFFERENCE);
+    Geometry wanted = overlay(after, before, OverlayNG.DIFFERENCE);
     // Pappus: volume = 2 pi times the centroid's radius times the area.
     double volume = gone.isEmpty() ? 0 : 2 * Math.PI * gone.getCentroid().getX() * gone.getArea();
     return new SectionDifference(outlines(gone), outlines(wanted), volume, wanted.getArea());
@@ -66,7 +67,7 @@ public record SectionDifference(
     ring.add(ring.getFirst());
     Geometry whole = FACTORY.createPolygon(ring.toArray(Coordinate[]::new));
     Geometry window = FACTORY.toGeometry(new Envelope(0, outer, bottom, 1000));
-    return OverlayNGRobust.overlay(whole, window, OverlayNG.INTERSECTION);
+    return overlay(whole, window, OverlayNG.INTERSECTION);
   }
 
   private static List<List<Point>> outlines(Geometry geometry) {
@@ -81,5 +82,18 @@ public record SectionDifference(
       }
     }
     return outlines;
+  }
+
+  /**
+   * An overlay of which only the areas are kept; walls that merely touch would leave lines and
+   * points too.
+   */
+  private static Geometry overlay(Geometry a, Geometry b, int operation) {
+    Geometry whole = OverlayNGRobust.overlay(a, b, operation);
+    List<Polygon> areas = new ArrayList<>();
+    for (Object polygon : PolygonExtracter.getPolygons(whole)) {
+      areas.add((Polygon) polygon);
+    }
+    return FACTORY.createMultiPolygon(areas.toArray(Polygon[]::new));
   }
 }

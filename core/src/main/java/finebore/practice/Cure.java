@@ -122,6 +122,9 @@ public sealed interface Cure {
           + " of face";
     }
 
+    /** Nobody grinds a back cut wider than this, mm; common practice, no source. */
+    private static final double WIDEST_MM = 10;
+
     /**
      * The back cut that leaves a wanted face: from the new inner edge of the face inward at its
      * angle to where it meets the underhead, which runs on from the old face or back cuts as a
@@ -152,6 +155,9 @@ public sealed interface Cure {
         return java.util.Optional.empty();
       }
       double width = run / Math.cos(Math.toRadians(angleDeg));
+      if (width > WIDEST_MM) {
+        return java.util.Optional.empty();
+      }
       return java.util.Optional.of(new BackCut(faceWidthMm, new Cut(angleDeg, width)));
     }
   }

@@ -38,7 +38,7 @@ public record SeatSection(Seat seat, Profile profile, List<ShownCut> shown) {
     List<Stretch> below = portSide(seat, edge, shownMm);
 
     Point top = above.isEmpty() ? edge : above.getLast().end();
-    double farR = edge.r() + SURROUNDINGS * seat.outsideDiameterMm();
+    double farR = Math.max(edge.r() + SURROUNDINGS * seat.outsideDiameterMm(), top.r() + 1);
     double roof = Math.toRadians(seat.roofAngleDeg());
     double rise = Math.min(-top.z(), (farR - top.r()) * Math.tan(roof));
     double roofRun = roof == 0 ? farR - top.r() : rise / Math.tan(roof);
