@@ -116,9 +116,11 @@ public final class JobSession {
     if (next.equals(job())) {
       return;
     }
+    // Worked out first: what cannot be worked out does not become the job.
+    Work ahead = workOf(next);
     tried.set(Optional.empty());
     edits.edit(next, gesture);
-    refresh();
+    publish(ahead);
   }
 
   /** Changes valve and seat of the state looked at, for all seats of the group. */
@@ -212,22 +214,34 @@ public final class JobSession {
   }
 
   private void refresh() {
-    Job shown = job();
-    if (!shown.engine().seats().contains(seat.get())) {
-      seat.set(shown.engine().seats().getFirst());
-    }
-    if (tried.get().isPresent()) {
-      var group = shown.group(seat.get().port());
-      shown =
-          shown.withGroup(
-              seat.get().port(),
-              showFound
-                  ? group.withFound(tried.get().get().applyTo(group.found()))
-                  : group.withPlanned(tried.get().get().applyTo(group.planned())));
-    }
+    publish(workOf(tried.get().map(this::withCure).orElse(job())));
+  }
+
+  private Job withCure(Cure cure) {
+    var group = job().group(seat.get().port());
+    return job()
+        .withGroup(
+            seat.get().port(),
+            showFound
+                ? group.withFound(cure.applyTo(group.found()))
+                : group.withPlanned(cure.applyTo(group.planned())));
+  }
+
+  /** The seat looked at, or the first where the job has it no more. */
+  private SeatPlace seatIn(Job shown) {
+    List<SeatPlace> seats = shown.engine().seats();
+    return seats.contains(seat.get()) ? seat.get() : seats.getFirst();
+  }
+
+  private Work workOf(Job shown) {
+    return Work.of(shown, seatIn(shown).port(), showFound, Optional.ofNullable(work.get()));
+  }
+
+  private void publish(Work next) {
+    seat.set(seatIn(next.job()));
     changed.set(!job().equals(saved));
     canUndo.set(edits.canUndo() || tried.get().isPresent());
     canRedo.set(edits.canRedo());
-    work.set(Work.of(shown, seat.get().port(), showFound, Optional.ofNullable(work.get())));
+    work.set(next);
   }
 }
