@@ -321,7 +321,8 @@ class DeskTest {
 
   @Test
   void aJobIsSavedAndReopened() throws Exception {
-    Path file = folder.resolve("mine");
+    // As a chooser hands it over that adds the last part of the ending.
+    Path file = folder.resolve("mine.json");
     desk.picks.save = Optional.of(file);
     desk.enter("field-cut-2-width", "1.3");
     assertThat(desk.text("#job-title")).endsWith("*");

@@ -22,10 +22,19 @@ public final class SafeFile {
    */
   public static void write(Path file, byte[] bytes, boolean keepLast) throws FileProblem {
     Path target = file.toAbsolutePath();
-    Path temporary = null;
+    // Not a temporary file of the system's kind: those only their owner may read.
+    Path temporary =
+        target.resolveSibling(
+            "."
+                + target.getFileName()
+                + "."
+                + ProcessHandle.current().pid()
+                + "-"
+                + System.nanoTime()
+                + ".part");
     try {
-      temporary = Files.createTempFile(target.getParent(), "." + target.getFileName(), ".part");
-      try (FileChannel channel = FileChannel.open(temporary, StandardOpenOption.WRITE)) {
+      try (FileChannel channel =
+          FileChannel.open(temporary, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE)) {
         ByteBuffer buffer = ByteBuffer.wrap(bytes);
         while (buffer.hasRemaining()) {
           channel.write(buffer);
@@ -71,12 +80,10 @@ public final class SafeFile {
   }
 
   private static void discard(Path temporary) {
-    if (temporary != null) {
-      try {
-        Files.deleteIfExists(temporary);
-      } catch (IOException e) {
-        temporary.toFile().deleteOnExit();
-      }
+    try {
+      Files.deleteIfExists(temporary);
+    } catch (IOException e) {
+      temporary.toFile().deleteOnExit();
     }
   }
 }

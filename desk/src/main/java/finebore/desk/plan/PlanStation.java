@@ -155,6 +155,7 @@ public final class PlanStation extends BorderPane {
     lever.setBlockIncrement(0.5);
     leverText.getStyleClass().addAll("figure", "small");
     leverText.setId("lift-text");
+    leverText.setMinWidth(Region.USE_PREF_SIZE);
   }
 
   /** Fits the columns and drawings to another look or text size. */

@@ -110,12 +110,15 @@ final class JobFiles {
   }
 
   boolean saveAs() {
-    return picker.save(fileName()).map(this::withExtension).map(this::saveTo).orElse(false);
+    return picker.save(fileName()).map(JobFiles::withExtension).map(this::saveTo).orElse(false);
   }
 
-  private Path withExtension(Path file) {
+  /** Some choosers add the last part of the ending by themselves, some nothing. */
+  private static Path withExtension(Path file) {
     String name = file.getFileName().toString();
-    return name.endsWith(JobFile.EXTENSION) ? file : file.resolveSibling(name + JobFile.EXTENSION);
+    return name.endsWith(JobFile.EXTENSION)
+        ? file
+        : file.resolveSibling(name.replaceFirst("\\.json$", "") + JobFile.EXTENSION);
   }
 
   private boolean saveTo(Path file) {
