@@ -18,7 +18,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
 
 /**
  * What is worth saying about a studied seat: faults of its geometry first, then what the practice
@@ -425,12 +424,5 @@ public final class Findings {
 
   private static double step(List<ShownCut> showing, int k) {
     return Math.abs(showing.get(k).cut().angleDeg() - showing.get(k - 1).cut().angleDeg());
-  }
-
-  /** All of a list of findings as one text, for logs and tests. */
-  public static String text(List<Finding> findings) {
-    return findings.stream()
-        .map(f -> f.severity().word() + ": " + f.what())
-        .collect(Collectors.joining("\n"));
   }
 }

@@ -33,7 +33,7 @@ class FindingsTest {
     return findings(pairing).stream()
         .filter(which)
         .findFirst()
-        .orElseThrow(() -> new AssertionError("not among:\n" + Findings.text(findings(pairing))));
+        .orElseThrow(() -> new AssertionError("not among:\n" + findings(pairing)));
   }
 
   private static double after(Pairing pairing, Finding finding, ReadingKind kind) {

@@ -8,6 +8,7 @@ import finebore.seat.ShownCut;
 import finebore.section.Point;
 import finebore.section.Profile;
 import finebore.section.Surface.Part;
+import finebore.study.ReadingKind;
 import finebore.units.UnitSystem;
 import finebore.valve.Valve;
 import java.util.ArrayList;
@@ -87,7 +88,7 @@ final class DimensionPainter {
     for (int k = 0; k < wall.segmentCount(); k++) {
       if (wall.surfaces().get(k).part() == Part.THROAT) {
         double throat = work.pairing().seat().throatDiameterMm();
-        double share = throat / work.pairing().valve().headDiameterMm();
+        double share = work.shown().reading(ReadingKind.THROAT_RATIO).orElseThrow();
         labels.add(
             want(
                 wall.start(k).toward(wall.end(k), 0.5),
