@@ -9,6 +9,7 @@ module finebore.core {
   exports finebore.seat;
   exports finebore.valve;
   exports finebore.cutting;
+  exports finebore.found;
   exports finebore.flow;
   exports finebore.practice;
   exports finebore.study;

@@ -52,7 +52,7 @@ class ArchitectureTest {
         .resideInAPackage("finebore.section..")
         .should()
         .onlyDependOnClassesThat()
-        .resideInAnyPackage("finebore.section..", "java..")
+        .resideInAnyPackage("finebore.section..", "java..", "org.locationtech.jts..")
         .check(CORE);
     noClasses()
         .that()

@@ -2,20 +2,13 @@ package finebore.cutting;
 
 import finebore.section.Point;
 import finebore.section.Profile;
+import finebore.section.Region;
 import java.util.ArrayList;
 import java.util.List;
-import org.locationtech.jts.geom.Coordinate;
-import org.locationtech.jts.geom.Envelope;
-import org.locationtech.jts.geom.Geometry;
-import org.locationtech.jts.geom.GeometryFactory;
-import org.locationtech.jts.geom.Polygon;
-import org.locationtech.jts.geom.util.PolygonExtracter;
-import org.locationtech.jts.operation.overlayng.OverlayNG;
-import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 
 /**
- * What lies between two walls of a head in section, by the overlay of JTS: metal that goes from the
- * one to the other, and metal that the other would need and is not there.
+ * What lies between two walls of a head in section: metal that goes from the one to the other, and
+ * metal that the other would need and is not there.
  *
  * @param removed outlines of the metal that goes, mm
  * @param missing outlines of metal that is wanted but not there, mm
@@ -28,7 +21,8 @@ public record SectionDifference(
     double removedMm3,
     double missingAreaMm2) {
 
-  private static final GeometryFactory FACTORY = new GeometryFactory();
+  /** Slivers smaller than this are not drawn, mm2. */
+  private static final double SLIVER_MM2 = 1e-6;
 
   public SectionDifference {
     removed = List.copyOf(removed);
@@ -39,13 +33,12 @@ public record SectionDifference(
   public static SectionDifference between(Profile found, Profile planned) {
     double outer = 10 + Math.max(maxR(found), maxR(planned));
     double bottom = Math.max(minZ(found), minZ(planned));
-    Geometry before = metal(found, outer, bottom);
-    Geometry after = metal(planned, outer, bottom);
-    Geometry gone = overlay(before, after, OverlayNG.DIFFERENCE);
-    Geometry wanted = overlay(after, before, OverlayNG.DIFFERENCE);
-    // Pappus: volume = 2 pi times the centroid's radius times the area.
-    double volume = gone.isEmpty() ? 0 : 2 * Math.PI * gone.getCentroid().getX() * gone.getArea();
-    return new SectionDifference(outlines(gone), outlines(wanted), volume, wanted.getArea());
+    Region before = metal(found, outer, bottom);
+    Region after = metal(planned, outer, bottom);
+    Region gone = before.minus(after);
+    Region wanted = after.minus(before);
+    return new SectionDifference(
+        outlines(gone), outlines(wanted), gone.volumeMm3(), wanted.areaMm2());
   }
 
   private static double maxR(Profile profile) {
@@ -57,43 +50,17 @@ public record SectionDifference(
   }
 
   /** The metal outside a wall, out to a radius and down to the height both walls reach. */
-  private static Geometry metal(Profile wall, double outer, double bottom) {
-    List<Coordinate> ring = new ArrayList<>();
-    ring.add(new Coordinate(outer, wall.points().getFirst().z()));
-    for (Point p : wall.points()) {
-      ring.add(new Coordinate(p.r(), p.z()));
-    }
-    ring.add(new Coordinate(outer, wall.points().getLast().z()));
-    ring.add(ring.getFirst());
-    Geometry whole = FACTORY.createPolygon(ring.toArray(Coordinate[]::new));
-    Geometry window = FACTORY.toGeometry(new Envelope(0, outer, bottom, 1000));
-    return overlay(whole, window, OverlayNG.INTERSECTION);
+  private static Region metal(Profile wall, double outer, double bottom) {
+    List<Point> outline = new ArrayList<>(wall.points());
+    outline.addFirst(new Point(outer, wall.points().getFirst().z()));
+    outline.add(new Point(outer, wall.points().getLast().z()));
+    return Region.inside(outline).and(Region.box(0, outer, bottom, 1000));
   }
 
-  private static List<List<Point>> outlines(Geometry geometry) {
-    List<List<Point>> outlines = new ArrayList<>();
-    for (int k = 0; k < geometry.getNumGeometries(); k++) {
-      if (geometry.getGeometryN(k) instanceof Polygon polygon && polygon.getArea() > 1e-6) {
-        List<Point> outline = new ArrayList<>();
-        for (Coordinate c : polygon.getExteriorRing().getCoordinates()) {
-          outline.add(new Point(c.getX(), c.getY()));
-        }
-        outlines.add(List.copyOf(outline));
-      }
-    }
-    return outlines;
-  }
-
-  /**
-   * An overlay of which only the areas are kept; walls that merely touch would leave lines and
-   * points too.
-   */
-  private static Geometry overlay(Geometry a, Geometry b, int operation) {
-    Geometry whole = OverlayNGRobust.overlay(a, b, operation);
-    List<Polygon> areas = new ArrayList<>();
-    for (Object polygon : PolygonExtracter.getPolygons(whole)) {
-      areas.add((Polygon) polygon);
-    }
-    return FACTORY.createMultiPolygon(areas.toArray(Polygon[]::new));
+  private static List<List<Point>> outlines(Region region) {
+    return region.pieces().stream()
+        .filter(piece -> piece.areaMm2() > SLIVER_MM2)
+        .flatMap(piece -> piece.outlines().stream())
+        .toList();
   }
 }
