@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 
 /**
  * The metal of one seat as found, put together from what a shop could measure of it.
@@ -80,6 +81,15 @@ public record FoundSeat(
   /** Whether the section is the same at every clock position. */
   public boolean isRound() {
     return throatsMm.size() < 2 && runout.mm() == 0 && ledge.mm() == 0;
+  }
+
+  /** Clock positions at which the section must be looked at besides its mean; none when round. */
+  public List<Double> sides() {
+    if (isRound()) {
+      return List.of();
+    }
+    double first = runout.mm() > 0 ? runout.clock() : ledge.mm() > 0 ? ledge.clock() : 12;
+    return Stream.of(0, 3, 6, 9).map(h -> (first + h - 1) % 12 + 1).toList();
   }
 
   /** Throat diameter at a clock position, by straight lines between those read, mm. */
