@@ -4,6 +4,7 @@ import finebore.flow.Bands;
 import finebore.flow.CamLift;
 import finebore.job.Engine;
 import finebore.job.Group;
+import finebore.job.Head;
 import finebore.job.Job;
 import finebore.job.Pairing;
 import finebore.job.TestPlan;
@@ -62,7 +63,7 @@ public final class Samples {
   /** A made-up single with the same seat found and planned. */
   public static Job job() {
     Group group =
-        new Group(
+        Group.of(
             pairing(),
             pairing(),
             new CamLift(10.5, 270),
@@ -70,7 +71,17 @@ public final class Samples {
             OptionalDouble.of(12));
     Engine engine = new Engine(1, 1, 1, 86, 86, 6500, OptionalDouble.of(40), OptionalDouble.of(44));
     return new Job(
-        "Basalt 500", "bench", UnitSystem.METRIC, "sample", engine, group, group, test(), "");
+        "Basalt 500",
+        "bench",
+        UnitSystem.METRIC,
+        "sample",
+        engine,
+        Head.UNKNOWN,
+        group,
+        group,
+        Map.of(),
+        test(),
+        "");
   }
 
   /** A practice with one range for each reading that findings are made of. */

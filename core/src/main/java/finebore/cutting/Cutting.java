@@ -63,6 +63,7 @@ public record Cutting(FoundSeat found, Seat wanted, List<Side> sides, List<Step>
    * @param removedMm3 volume of what went
    * @param addedMm3 volume that a ring put in beyond what it took
    * @param sides metal after it
+   * @param problem why it could not be carried out; empty when it was
    */
   public record Step(
       Operation operation,
@@ -73,7 +74,8 @@ public record Cutting(FoundSeat found, Seat wanted, List<Side> sides, List<Step>
       List<List<Point>> removed,
       double removedMm3,
       double addedMm3,
-      List<Side> sides) {
+      List<Side> sides,
+      String problem) {
 
     public Step {
       cameIn = List.copyOf(cameIn);
@@ -92,11 +94,7 @@ public record Cutting(FoundSeat found, Seat wanted, List<Side> sides, List<Step>
     steps = List.copyOf(steps);
   }
 
-  /**
-   * Carries operations out.
-   *
-   * @throws IllegalArgumentException if a tool would leave no metal at all
-   */
+  /** Carries operations out. An operation that cannot be is passed over and says why. */
   public static Cutting of(FoundSeat found, Seat wanted, List<Operation> operations) {
     return new Machine(found, wanted).run(operations);
   }
@@ -157,8 +155,29 @@ public record Cutting(FoundSeat found, Seat wanted, List<Side> sides, List<Step>
     }
 
     Cutting run(List<Operation> operations) {
-      operations.forEach(this::carryOut);
+      for (Operation operation : operations) {
+        try {
+          carryOut(operation);
+        } catch (IllegalArgumentException e) {
+          steps.add(notDone(operation, e.getMessage()));
+        }
+      }
       return new Cutting(found, wanted, asFound, steps);
+    }
+
+    /** An operation that cannot be carried out takes nothing and says why. */
+    private Step notDone(Operation operation, String problem) {
+      return new Step(
+          operation,
+          OptionalDouble.empty(),
+          Optional.empty(),
+          List.of(),
+          OptionalDouble.empty(),
+          List.of(),
+          0,
+          0,
+          sides,
+          problem);
     }
 
     private void carryOut(Operation operation) {
@@ -352,7 +371,7 @@ public record Cutting(FoundSeat found, Seat wanted, List<Side> sides, List<Step>
       double depth = operation.depthMm().orElse(wanted.depthMm() + wanted.bowlDepthMm());
       double endZ = Math.min(-depth, throatZ);
       double bottom = sides.getFirst().metal().wall().points().getLast().z() - 1;
-      double throatR = narrowest(sides.getFirst().metal().wall());
+      double throatR = wanted.throatDiameterMm() / 2;
       Surface bowl = Surface.of(Part.BOWL, "the bowl");
       List<Point> edge = new ArrayList<>(List.of(new Point(0, throatZ)));
       List<Surface> names = new ArrayList<>();
@@ -365,10 +384,6 @@ public record Cutting(FoundSeat found, Seat wanted, List<Side> sides, List<Step>
       edge.add(new Point(diameter / 2, bottom));
       names.add(bowl);
       step(operation, depth, Tool.closed(edge, names, new Point(0, bottom)));
-    }
-
-    private static double narrowest(Profile wall) {
-      return wall.points().stream().mapToDouble(Point::r).min().orElseThrow();
     }
 
     private void blend(Operation.Blend operation) {
@@ -425,6 +440,15 @@ public record Cutting(FoundSeat found, Seat wanted, List<Side> sides, List<Step>
 
     private void fit(Operation.FitRing operation) {
       Ring ring = operation.ring();
+      double far = 2 * sides.getFirst().metal().wall().points().getFirst().r();
+      if (ring.outsideDiameterMm() >= far) {
+        throw new IllegalArgumentException(
+            String.format(
+                java.util.Locale.ROOT,
+                "ring outside diameter must be smaller than the %.1f mm of the head that is looked at, was %.2f mm",
+                far,
+                ring.outsideDiameterMm()));
+      }
       Surface side = Surface.of(Part.RIDGE, "the counterbore");
       Surface floor = Surface.of(Part.SHOULDER, "the counterbore's floor");
       Tool bore = Tool.tapered(ring.outsideDiameterMm(), 0, ring.floorZ(), side);
@@ -518,7 +542,8 @@ public record Cutting(FoundSeat found, Seat wanted, List<Side> sides, List<Step>
               gone.outlines(),
               gone.volumeMm3(),
               added.volumeMm3(),
-              after));
+              after,
+              ""));
       sides = after;
     }
   }

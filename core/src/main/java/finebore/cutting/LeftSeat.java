@@ -60,6 +60,9 @@ final class LeftSeat {
     int sealing = found.sealing();
     double angle = wanted.sealingCut().angleDeg();
     for (Step step : steps) {
+      if (step.cameIn().isEmpty()) {
+        continue;
+      }
       if (step.operation() instanceof Operation.CutForm) {
         sealing = step.cameIn().get(wanted.sealing()).id();
       } else if (step.operation() instanceof Operation.CutAngle cut

@@ -22,6 +22,9 @@ public record Metal(Profile wall, List<Integer> madeBy, Optional<Ring> ring) {
   /** Places nearer than this to a tool's edge lie on it, mm. */
   private static final double ON_EDGE_MM = 1e-6;
 
+  /** Steps shorter than this are left by rounding, mm. */
+  private static final double BURR_MM = 1e-5;
+
   public Metal {
     madeBy = List.copyOf(madeBy);
     if (madeBy.size() != wall.segmentCount()) {
@@ -64,17 +67,14 @@ public record Metal(Profile wall, List<Integer> madeBy, Optional<Ring> ring) {
 
   /** With another area, of which new walls lie on an edge or else are called by its first name. */
   Metal rebuilt(Region area, Profile edge, int step, Optional<Ring> newRing) {
-    if (area.isEmpty()) {
-      return this;
-    }
-    List<Point> chain = chain(area.pieces().getFirst().outlines().getFirst());
+    List<Point> chain = chain(bodyOf(area));
     List<Surface> surfaces = new ArrayList<>();
     List<Integer> made = new ArrayList<>();
     List<Point> points = new ArrayList<>(List.of(chain.getFirst()));
     for (int k = 1; k < chain.size(); k++) {
       Point a = points.getLast();
       Point b = chain.get(k);
-      if (a.distanceTo(b) <= ON_EDGE_MM) {
+      if (a.distanceTo(b) <= BURR_MM) {
         continue;
       }
       Point middle = a.toward(b, 0.5);
@@ -98,6 +98,18 @@ public record Metal(Profile wall, List<Integer> madeBy, Optional<Ring> ring) {
       }
     }
     return new Metal(new Profile(points, surfaces), made, newRing);
+  }
+
+  /** Outline of the piece that hangs together with the head; what has come loose falls away. */
+  private List<Point> bodyOf(Region area) {
+    Point corner = corner();
+    return area.outlines().stream()
+        .filter(o -> o.stream().anyMatch(p -> p.distanceTo(corner) <= ON_EDGE_MM))
+        .findFirst()
+        .orElseThrow(
+            () ->
+                new IllegalArgumentException(
+                    "an operation must leave metal round the seat; this one reaches past everything there is"));
   }
 
   /** The outline of the metal from the chamber to the port, without its far sides. */
@@ -140,7 +152,11 @@ public record Metal(Profile wall, List<Integer> madeBy, Optional<Ring> ring) {
     Point b = profile.end(k);
     double dr = b.r() - a.r();
     double dz = b.z() - a.z();
-    double t = ((p.r() - a.r()) * dr + (p.z() - a.z()) * dz) / (dr * dr + dz * dz);
+    double square = dr * dr + dz * dz;
+    if (square == 0) {
+      return p.distanceTo(a);
+    }
+    double t = ((p.r() - a.r()) * dr + (p.z() - a.z()) * dz) / square;
     return p.distanceTo(a.toward(b, Math.clamp(t, 0, 1)));
   }
 }

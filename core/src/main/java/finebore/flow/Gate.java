@@ -130,7 +130,8 @@ public record Gate(
         }
       }
     }
-    return search.best();
+    // A wall cut away to where nothing of the throat is left has no lip.
+    return search.isEmpty() ? between(metal, valve) : search.best();
   }
 
   /** The smallest frustum between one stretch of the metal and the valve. */
@@ -223,6 +224,10 @@ public record Gate(
         bestMetal = m;
         bestValve = v;
       }
+    }
+
+    boolean isEmpty() {
+      return Double.isInfinite(bestArea);
     }
 
     Gate best() {

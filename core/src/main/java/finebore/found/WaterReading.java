@@ -16,7 +16,7 @@ import java.util.List;
 public record WaterReading(Measure measure, double thicknessMm, Point at, List<Point> line) {
 
   /** How far to each side of a reading the jacket is taken to follow the wall, mm; assumed. */
-  public static final double REACH_MM = 3;
+  public static final double REACH_MM = 1;
 
   public WaterReading {
     line = List.copyOf(line);

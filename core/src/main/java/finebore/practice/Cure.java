@@ -1,6 +1,9 @@
 package finebore.practice;
 
+import finebore.cutting.Operation;
+import finebore.cutting.Settings;
 import finebore.job.Pairing;
+import finebore.job.Plan;
 import finebore.seat.Cut;
 import finebore.seat.Seat;
 import finebore.units.UnitSystem;
@@ -14,8 +17,76 @@ public sealed interface Cure {
   /** The pairing with the change made. */
   Pairing applyTo(Pairing pairing);
 
+  /** The plan with the change made. */
+  default Plan applyTo(Plan plan) {
+    return plan.withWanted(applyTo(plan.wanted()));
+  }
+
   /** The change in words, lengths in the given units. */
   String words(UnitSystem units);
+
+  /** A change of the operations, which leaves the wanted seat and valve alone. */
+  sealed interface OfOperations extends Cure {
+    @Override
+    default Pairing applyTo(Pairing pairing) {
+      return pairing;
+    }
+  }
+
+  /** An operation put in before a place of the plan. */
+  record AddOperation(int place, Operation operation, Seat wanted) implements OfOperations {
+    @Override
+    public Plan applyTo(Plan plan) {
+      return plan.withOperation(Math.min(place, plan.operations().size()), operation);
+    }
+
+    @Override
+    public String words(UnitSystem units) {
+      return said(operation, wanted, units);
+    }
+  }
+
+  /** An operation made otherwise. */
+  record ChangeOperation(int place, Operation operation, Seat wanted) implements OfOperations {
+    @Override
+    public Plan applyTo(Plan plan) {
+      return plan.withOperationAt(place, operation);
+    }
+
+    @Override
+    public String words(UnitSystem units) {
+      return said(operation, wanted, units);
+    }
+  }
+
+  private static String said(Operation operation, Seat wanted, UnitSystem units) {
+    return switch (operation) {
+      case Operation.OpenThroat open ->
+          "open the throat to "
+              + units.lengthText(open.diameterMm().orElse(wanted.throatDiameterMm()))
+              + " first";
+      case Operation.CutForm form -> "plunge " + Settings.plunge(form.plunge(), units);
+      case Operation.SweepChamber sweep ->
+          "sweep the chamber at "
+              + Cut.angleText(sweep.angleDeg())
+              + "° out to "
+              + units.lengthText(sweep.reachDiameterMm());
+      case Operation.Blend blend ->
+          "blend the "
+              + blend.side().word()
+              + ", "
+              + units.lengthText(blend.radiusMm())
+              + " radius, keeping "
+              + units.lengthText(blend.keepOffMm())
+              + " off the face";
+      case Operation.CutUnder under ->
+          "lean the cut under the seat in by " + Cut.angleText(under.leanDeg()) + "°";
+      case Operation.FitRing fit ->
+          "fit a ring of " + units.lengthText(fit.ring().outsideDiameterMm());
+      case Operation.CutAngle cut -> "cut " + Cut.angleText(cut.angleDeg()) + "°";
+      case Operation.OpenBowl bowl -> "open the bowl";
+    };
+  }
 
   /** Another valve head diameter, mm. */
   record ValveDiameter(double mm) implements Cure {

@@ -16,8 +16,10 @@ import finebore.units.UnitSystem;
 import finebore.valve.Valve;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * What is worth saying about a studied seat: faults of its geometry first, then what the practice
@@ -40,6 +42,7 @@ public final class Findings {
   private final UnitSystem units;
   private final Seat seat;
   private final Valve valve;
+  private final Set<Integer> blended = new HashSet<>();
   private final List<Finding> found = new ArrayList<>();
 
   private Findings(SeatStudy study, Practice practice, Port port, UnitSystem units) {
@@ -53,7 +56,18 @@ public final class Findings {
 
   /** All findings, the gravest first. */
   public static List<Finding> of(SeatStudy study, Practice practice, Port port, UnitSystem units) {
+    return of(study, practice, port, units, Set.of());
+  }
+
+  /**
+   * The same where some cuts came in whole and were then blended.
+   *
+   * @param blended places of those cuts in the seat
+   */
+  static List<Finding> of(
+      SeatStudy study, Practice practice, Port port, UnitSystem units, Set<Integer> blended) {
     Findings findings = new Findings(study, practice, port, units);
+    findings.blended.addAll(blended);
     findings.seating();
     findings.shoulder();
     findings.cutsThatComeShort();
@@ -160,7 +174,12 @@ public final class Findings {
   private void shoulder() {
     var profile = study.seat().profile();
     for (int k = 0; k < profile.segmentCount(); k++) {
-      if (profile.surfaces().get(k).part() == Part.SHOULDER && profile.length(k) > NEGLIGIBLE_MM) {
+      boolean flat = Math.abs(profile.start(k).z() - profile.end(k).z()) < 0.3 * profile.length(k);
+      boolean underCut = k > 0 && profile.surfaces().get(k - 1).part() == Part.CUT;
+      if (profile.surfaces().get(k).part() == Part.SHOULDER
+          && flat
+          && underCut
+          && profile.length(k) > NEGLIGIBLE_MM) {
         double end = 2 * profile.start(k).r();
         add(
             Severity.CAUTION,
@@ -168,7 +187,7 @@ public final class Findings {
             "A square step of "
                 + mm(profile.length(k))
                 + " stands under "
-                + seat.cuts().getLast().spoken()
+                + profile.surfaces().get(k - 1).name()
                 + ": the throat is "
                 + mm(seat.throatDiameterMm())
                 + ", the cut ends at "
@@ -186,6 +205,9 @@ public final class Findings {
   private void cutsThatComeShort() {
     List<String> short_ = new ArrayList<>();
     for (ShownCut shown : study.seat().shown()) {
+      if (blended.contains(shown.index())) {
+        continue;
+      }
       if (shown.index() > seat.sealing() && shown.isShort()) {
         short_.add(
             shown.neverTouches()
@@ -201,10 +223,10 @@ public final class Findings {
             shown.cut().spoken(),
             "Above the seat, "
                 + shown.cut().spoken()
-                + " runs out at the head face after "
-                + mm(shown.shownMm())
-                + ".",
-            "The seat lies too close to the head face for its full width.",
+                + (shown.neverTouches()
+                    ? " never touches."
+                    : " runs out after " + mm(shown.shownMm()) + "."),
+            "There is no more metal over the seat.",
             GEOMETRY,
             Optional.empty());
       }
@@ -363,6 +385,20 @@ public final class Findings {
               ? "A bowl much wider than the throat loses speed before the seat."
               : "The bowl is the narrowest place.";
       case CURTAIN_LIFT -> "Beyond that lift the throat alone limits the flow.";
+      case CLEAN_UP, PAST_CLEAN ->
+          above
+              ? "More metal goes than the seat needs, and it cannot be put back."
+              : "Old seat shows through on one side: it leaks.";
+      case SPACER -> "Spring height and valve gear must be brought back.";
+      case RING_WALL, RING_FLOOR ->
+          above
+              ? "More ring than needed takes up the neighbour's room."
+              : "A ring cut this thin works loose and can drop into the cylinder.";
+      case WATER -> "A thin wall cracks, and past it there is water.";
+      case BRIDGE ->
+          "Fit one ring, then bore for the next; where they would meet, keep the exhaust ring whole.";
+      case REMOVED, CHAMBER, COMPRESSION ->
+          "Measure the chamber with a burette before the engine goes together.";
       case NEIGHBOUR, BORE_WALL ->
           "What stands close to the valve shrouds it, and may touch it when hot.";
     };

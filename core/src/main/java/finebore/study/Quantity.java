@@ -8,11 +8,12 @@ public enum Quantity {
   LENGTH,
   ANGLE,
   SHARE,
-  NUMBER;
+  NUMBER,
+  VOLUME;
 
   /**
    * The number and its unit in a unit system; lengths come in mm, angles in degrees, shares as
-   * fractions.
+   * fractions, volumes in mm3.
    */
   public String text(double value, UnitSystem units) {
     return switch (this) {
@@ -20,6 +21,7 @@ public enum Quantity {
       case ANGLE -> Cut.angleText(value) + "°";
       case SHARE -> UnitSystem.fixed(100 * value, 1) + " %";
       case NUMBER -> UnitSystem.fixed(value, 2);
+      case VOLUME -> UnitSystem.fixed(value / 1000, 2) + " cm³";
     };
   }
 }

@@ -79,7 +79,57 @@ public enum ReadingKind {
       "boreWallGap",
       "To bore wall",
       Quantity.LENGTH,
-      "Gap between valve head and cylinder wall, axes taken as parallel.");
+      "Gap between valve head and cylinder wall, axes taken as parallel."),
+  CLEAN_UP(
+      "cleanUp",
+      "Goes clean at",
+      Quantity.LENGTH,
+      "Depth below the head face at which the sealing cut shows all round over its whole width."),
+  PAST_CLEAN(
+      "pastClean",
+      "Past clean",
+      Quantity.LENGTH,
+      "How much deeper than that the form is plunged; negative has not cleaned up all round."),
+  SPACER(
+      "springSpacer",
+      "Spring spacer",
+      Quantity.LENGTH,
+      "Spacer under the spring that brings its height back; grinding as much off the stem tip brings the valve gear back."),
+  RING_WALL(
+      "ringWall",
+      "Ring wall left",
+      Quantity.LENGTH,
+      "From the seat's outside edge to the outside of the insert, on the radius."),
+  RING_FLOOR(
+      "ringFloor",
+      "Ring floor left",
+      Quantity.LENGTH,
+      "From the lowest cut down to the insert's floor."),
+  WATER(
+      "wallToWater",
+      "Wall to water",
+      Quantity.LENGTH,
+      "Least distance to where the water jacket was read to lie; negative is broken through."),
+  BRIDGE(
+      "ringBridge",
+      "Bridge of rings",
+      Quantity.LENGTH,
+      "Metal between this insert and its neighbour; negative is an overlap."),
+  REMOVED(
+      "removedVolume",
+      "Metal removed",
+      Quantity.VOLUME,
+      "Volume that all operations take from this seat, less what a ring puts in."),
+  CHAMBER(
+      "chamberChange",
+      "Chamber change",
+      Quantity.VOLUME,
+      "How much this seat and valve enlarge the chamber against the found ones."),
+  COMPRESSION(
+      "compressionRatio",
+      "Compression",
+      Quantity.NUMBER,
+      "Compression ratio when every seat of a cylinder follows its plan.");
 
   private final String key;
   private final String label;
@@ -111,6 +161,8 @@ public enum ReadingKind {
       case THROAT_AREA_RATIO -> "Throat area / valve";
       case NEIGHBOUR -> "Valve to neighbour";
       case BORE_WALL -> "Valve to bore wall";
+      case PAST_CLEAN -> "Plunge past clean";
+      case BRIDGE -> "Metal between the rings";
       default -> label;
     };
   }

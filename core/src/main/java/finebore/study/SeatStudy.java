@@ -59,20 +59,31 @@ public record SeatStudy(
   public record Frame(
       Port port, TestPlan test, Calibration calibration, OptionalDouble foundRestMm) {}
 
-  /** Studies the found or planned state of a group of seats. */
+  /** Studies a pairing as one of a job's, with the readings that depend on its neighbours. */
   public static SeatStudy of(Job job, Port port, Pairing pairing) {
+    return inJob(
+        SeatSection.of(pairing.seat(), Tolerance.FINE),
+        pairing.valve(),
+        job,
+        port,
+        restOf(job.group(port).found()));
+  }
+
+  /** Studies a seat as it lies in the metal as one of a job's. */
+  static SeatStudy inJob(
+      SeatSection seat, Valve valve, Job job, Port port, OptionalDouble foundRest) {
     Group group = job.group(port);
-    OptionalDouble foundRest = restOf(group.found());
-    SeatStudy study = of(pairing, new Frame(port, job.test(), Calibration.UNCALIBRATED, foundRest));
-    List<Reading> readings = new ArrayList<>(study.readings());
-    double head = pairing.valve().headDiameterMm();
+    SeatStudy study =
+        of(seat, valve, new Frame(port, job.test(), Calibration.UNCALIBRATED, foundRest));
+    List<Reading> more = new ArrayList<>();
+    double head = valve.headDiameterMm();
     double otherHead = job.group(port.other()).planned().valve().headDiameterMm();
     if (group.retainerToSealMm().isPresent()) {
       study
           .reading(ReadingKind.SINK)
           .ifPresent(
               sink ->
-                  readings.add(
+                  more.add(
                       new Reading(
                           ReadingKind.RETAINER,
                           group.retainerToSealMm().getAsDouble()
@@ -81,23 +92,33 @@ public record SeatStudy(
     }
     job.engine()
         .valveSpacingMm()
-        .ifPresent(
-            mm -> readings.add(new Reading(ReadingKind.NEIGHBOUR, mm - (head + otherHead) / 2)));
+        .ifPresent(mm -> more.add(new Reading(ReadingKind.NEIGHBOUR, mm - (head + otherHead) / 2)));
     group
         .axisFromBoreMm()
         .ifPresent(
             mm ->
-                readings.add(
+                more.add(
                     new Reading(ReadingKind.BORE_WALL, (job.engine().boreMm() - head) / 2 - mm)));
-    readings.sort(java.util.Comparator.comparing(Reading::kind));
-    return new SeatStudy(
-        pairing, study.seat(), study.valve(), study.seating(), readings, study.curve());
+    return study.with(more);
   }
 
-  /** Studies a valve on a seat. */
+  /** With further readings, in their order. */
+  SeatStudy with(List<Reading> more) {
+    List<Reading> all = new ArrayList<>(readings);
+    all.addAll(more);
+    all.sort(java.util.Comparator.comparing(Reading::kind));
+    return new SeatStudy(pairing, seat, valve, seating, all, curve);
+  }
+
+  /** Studies a valve on a seat that has all the metal it asks for. */
   public static SeatStudy of(Pairing pairing, Frame frame) {
-    SeatSection seat = SeatSection.of(pairing.seat(), Tolerance.FINE);
-    ValveSection valve = ValveSection.of(pairing.valve(), Tolerance.FINE);
+    return of(SeatSection.of(pairing.seat(), Tolerance.FINE), pairing.valve(), frame);
+  }
+
+  /** Studies a valve on a seat as it lies in the metal. */
+  public static SeatStudy of(SeatSection seat, Valve onIt, Frame frame) {
+    Pairing pairing = new Pairing(seat.seat(), onIt);
+    ValveSection valve = ValveSection.of(onIt, Tolerance.FINE);
     Seating seating = Seating.of(seat, valve, Seating.INK_FILM_MM, Tolerance.FINE);
     Optional<FlowCurve> curve =
         seating instanceof Seating.Seated seated
@@ -109,12 +130,14 @@ public record SeatStudy(
 
   /** Height at which a valve rests, mm; empty when it falls through. */
   public static OptionalDouble restOf(Pairing pairing) {
+    return restOf(SeatSection.of(pairing.seat(), Tolerance.FINE), pairing.valve());
+  }
+
+  /** Height at which a valve rests on a seat as it lies in the metal. */
+  static OptionalDouble restOf(SeatSection seat, Valve valve) {
     Seating seating =
         Seating.of(
-            SeatSection.of(pairing.seat(), Tolerance.FINE),
-            ValveSection.of(pairing.valve(), Tolerance.FINE),
-            Seating.INK_FILM_MM,
-            Tolerance.FINE);
+            seat, ValveSection.of(valve, Tolerance.FINE), Seating.INK_FILM_MM, Tolerance.FINE);
     return seating instanceof Seating.Seated seated
         ? OptionalDouble.of(seated.restMm())
         : OptionalDouble.empty();

@@ -3,7 +3,8 @@ package finebore.cutting;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import finebore.Samples;
-import finebore.cutting.CutSheet.Operation;
+import finebore.cutting.CutSheet.Step;
+import finebore.found.FoundSeat;
 import finebore.seat.Seat;
 import finebore.units.UnitSystem;
 import finebore.valve.Valve;
@@ -12,30 +13,28 @@ import org.junit.jupiter.api.Test;
 
 class CutSheetTest {
 
-  private static List<Operation> operations(
+  private static List<Step> operations(
       Seat found, Seat planned, Valve foundValve, Valve plannedValve) {
-    return CutSheet.of(found, planned, foundValve, plannedValve, -9.625, UnitSystem.METRIC)
-        .operations();
+    Cutting cutting = Cutting.of(FoundSeat.plain(found), planned, UsualOperations.asPlanned());
+    return CutSheet.of(cutting, foundValve, plannedValve, -9.625, UnitSystem.METRIC).steps();
   }
 
   @Test
   void throatComesBeforeTheSeatAndTheValveAfter() {
     List<String> tools =
         operations(
-                Samples.oneSharpAngle(),
+                Samples.oneSharpAngle().withDepth(8),
                 Samples.fourAngles(0.89),
                 Samples.plainValve(),
                 Samples.backCutValve())
             .stream()
-            .map(Operation::tool)
+            .map(Step::tool)
             .toList();
     assertThat(tools)
         .containsExactly(
-            "Throat cutter",
-            "Seat cut 45°",
-            "Top cut 30°",
-            "Lower cut 60°",
-            "Lower cut 75°",
+            "Open the throat",
+            "Form cut",
+            "Open the bowl",
             "Valve face",
             "Back cut 30°",
             "Ink and light lap");
@@ -43,20 +42,18 @@ class CutSheetTest {
 
   @Test
   void settingsCarryTheirNumbers() {
-    List<Operation> operations =
+    List<Step> operations =
         operations(
-            Samples.oneSharpAngle(),
+            Samples.oneSharpAngle().withDepth(8),
             Samples.fourAngles(0.89),
             Samples.plainValve(),
             Samples.backCutValve());
     assertThat(operations.get(0).settings())
         .extracting(CutSheet.Setting::value)
-        .containsExactly("37.38 mm", "1.68 mm");
+        .contains("37.38 mm");
     assertThat(operations.get(1).settings())
         .extracting(CutSheet.Setting::value)
-        .containsExactly("41.25 mm", "10.00 mm", "1.20 mm");
-    // The 60 begins where the 45 ends: 41.25 - 2 x 1.2 cos 45 = 39.55.
-    assertThat(operations.get(3).settings().get(1).value()).isEqualTo("39.55 mm");
+        .contains("41.25 mm", "as planned", "10.00 mm", "1.20 mm", "1.40 mm");
   }
 
   @Test
@@ -68,9 +65,11 @@ class CutSheetTest {
                 Samples.plainValve(),
                 Samples.plainValve())
             .stream()
-            .map(Operation::tool)
+            .map(Step::tool)
             .toList();
-    assertThat(tools).doesNotContain("Throat cutter", "Fit other valve").contains("Seat cut 45°");
+    assertThat(tools)
+        .doesNotContain("Open the throat", "Form cut", "Fit other valve")
+        .contains("Valve face");
     assertThat(
             operations(
                     Samples.fourAngles(0.89),
@@ -78,7 +77,7 @@ class CutSheetTest {
                     Samples.plainValve(),
                     Samples.plainValve().withHeadDiameter(43))
                 .stream()
-                .map(Operation::tool))
+                .map(Step::tool))
         .contains("Fit other valve");
   }
 
@@ -86,12 +85,12 @@ class CutSheetTest {
   void warnsWhereItHurts() {
     assertThat(
             operations(
-                Samples.oneSharpAngle(),
+                Samples.oneSharpAngle().withDepth(8),
                 Samples.fourAngles(0.89),
                 Samples.plainValve(),
                 Samples.plainValve()))
         .filteredOn(o -> !o.caution().isEmpty())
-        .extracting(Operation::caution)
+        .extracting(Step::caution)
         .anyMatch(c -> c.contains("Eye, ear and breathing protection"))
         .anyMatch(c -> c.contains("wall to water"));
   }

@@ -1,15 +1,26 @@
 package finebore.study;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import finebore.Samples;
 import finebore.cutting.CutSheet;
+import finebore.cutting.Cutting;
+import finebore.cutting.Operation;
+import finebore.cutting.Plunge;
 import finebore.cutting.SectionDifference;
 import finebore.flow.LiftPoint;
+import finebore.found.Measure;
+import finebore.found.Ring;
+import finebore.found.SeatReadings;
+import finebore.job.Engine.SeatPlace;
+import finebore.job.Job;
 import finebore.job.Pairing;
+import finebore.job.Plan;
 import finebore.job.Port;
 import finebore.practice.Finding;
 import finebore.practice.Findings;
+import finebore.practice.PlanFindings;
 import finebore.seat.Cut;
 import finebore.seat.Seat;
 import finebore.seat.SeatSection;
@@ -19,6 +30,8 @@ import finebore.valve.Underhead;
 import finebore.valve.Valve;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -104,15 +117,70 @@ class AnySeatTest {
         SectionDifference.between(
             SeatSection.of(found.seat(), Tolerance.FINE).profile(), study.seat().profile());
     assertThat(difference.removedMm3()).isNotNegative();
+  }
+
+  @Property(tries = 250)
+  void anyPlanCanBeCarriedOut(@ForAll long seed, @ForAll Port port) {
+    Random random = new Random(seed);
+    Pairing found = any(random);
+    Plan plan = Plan.usual(any(random)).withOperations(operations(random));
+    Job sample = Samples.job();
+    SeatReadings readings =
+        SeatReadings.NONE
+            .with(Measure.RUNOUT, OptionalDouble.of(random.nextInt(2) * 0.2))
+            .with(Measure.WALL_SEAT, OptionalDouble.of(between(random, 0.5, 6)))
+            .with(Measure.RING_OUTSIDE, OptionalDouble.of(between(random, 20, 80)));
+    Job job =
+        sample
+            .withGroup(port, sample.group(port).withFound(found))
+            .withHead(sample.head().withReadings(port.letter() + "1", readings));
+    PlanStudy study = PlanStudy.of(job, seatOf(job, port), plan, Optional.empty());
+    assertThat(study.finished().readings()).allSatisfy(r -> assertThat(r.value()).isFinite());
+    for (Cutting.Step step : study.cutting().steps()) {
+      assertThat(step.removedMm3()).isNotNegative();
+      assertThat(step.metal().wall().points().getLast().z())
+          .isCloseTo(study.cutting().metalAfter(0).wall().points().getLast().z(), within(1e-6));
+    }
+    for (Finding finding : PlanFindings.of(study, Samples.practice(), UnitSystem.INCH)) {
+      finding.cure().ifPresent(cure -> assertThat(cure.words(UnitSystem.METRIC)).isNotBlank());
+    }
     assertThat(
-            CutSheet.of(
-                    found.seat(),
-                    planned.seat(),
-                    found.valve(),
-                    planned.valve(),
-                    -1,
-                    UnitSystem.INCH)
-                .operations())
+            CutSheet.of(study.cutting(), found.valve(), found.valve(), -1, UnitSystem.INCH).steps())
         .isNotEmpty();
+  }
+
+  private static SeatPlace seatOf(Job job, Port port) {
+    return job.engine().seats().stream().filter(s -> s.port() == port).findFirst().orElseThrow();
+  }
+
+  private static List<Operation> operations(Random random) {
+    OptionalDouble open = OptionalDouble.empty();
+    List<Operation> all =
+        List.of(
+            new Operation.OpenThroat(OptionalDouble.of(between(random, 5, 60)), 3, open),
+            new Operation.OpenThroat(open, 0, OptionalDouble.of(between(random, 1, 30))),
+            new Operation.CutForm("", open, new Plunge.AsPlanned()),
+            new Operation.CutForm("", open, new Plunge.UntilClean(0.1, random.nextBoolean())),
+            new Operation.CutAngle(
+                Operation.SingleTool.STONE,
+                between(random, 10, 80),
+                between(random, 8, 70),
+                new Plunge.ToDepth(between(random, 0, 12))),
+            new Operation.CutUnder(
+                between(random, 0, 20),
+                OptionalDouble.of(between(random, 8, 60)),
+                2,
+                random.nextInt(2) * 3),
+            new Operation.SweepChamber(between(random, 0, 30), between(random, 60, 120), open),
+            new Operation.OpenBowl(open, open),
+            new Operation.Blend(
+                Operation.BlendSide.values()[random.nextInt(2)], 0.5, between(random, 0.1, 3)),
+            new Operation.FitRing(
+                new Ring(between(random, 30, 80), between(random, 5, 25), 14, 10, 0.1, "")));
+    List<Operation> some = new ArrayList<>();
+    for (int k = 0; k < 4; k++) {
+      some.add(all.get(random.nextInt(all.size())));
+    }
+    return some;
   }
 }

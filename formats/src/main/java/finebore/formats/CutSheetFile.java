@@ -1,14 +1,16 @@
 package finebore.formats;
 
 import finebore.cutting.CutSheet;
-import finebore.job.Group;
+import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.job.Port;
-import finebore.study.SeatStudy;
+import finebore.study.PlanStudy;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
@@ -21,23 +23,36 @@ public final class CutSheetFile {
 
   private CutSheetFile() {}
 
-  private static CutSheet sheet(Job job, Port port) {
-    Group group = job.group(port);
-    double rest = SeatStudy.restOf(group.planned()).orElse(Double.NaN);
-    return CutSheet.of(
-        group.found().seat(),
-        group.planned().seat(),
-        group.found().valve(),
-        group.planned().valve(),
-        rest,
-        job.units());
+  /** Seats that are cut alike: those of a group that follow its plan, or an exception. */
+  private record Alike(Port port, List<SeatPlace> seats) {
+
+    String labels() {
+      return seats.stream().map(SeatPlace::label).collect(Collectors.joining(" "));
+    }
   }
 
-  private static String seats(Job job, Port port) {
-    return job.engine().seats().stream()
-        .filter(s -> s.port() == port)
-        .map(s -> s.label())
-        .collect(Collectors.joining(" "));
+  private static List<Alike> alike(Job job) {
+    List<Alike> all = new ArrayList<>();
+    for (Port port : Port.values()) {
+      List<SeatPlace> seats = job.engine().seats().stream().filter(s -> s.port() == port).toList();
+      List<SeatPlace> group = seats.stream().filter(s -> !job.isException(s)).toList();
+      if (!group.isEmpty()) {
+        all.add(new Alike(port, group));
+      }
+      seats.stream().filter(job::isException).forEach(s -> all.add(new Alike(port, List.of(s))));
+    }
+    return all;
+  }
+
+  private static CutSheet sheet(Job job, Alike alike) {
+    SeatPlace first = alike.seats().getFirst();
+    PlanStudy study = PlanStudy.of(job, first, job.planOf(first), Optional.empty());
+    return CutSheet.of(
+        study.cutting(),
+        job.group(alike.port()).found().valve(),
+        study.plan().wanted().valve(),
+        study.finished().seated().map(s -> s.restMm()).orElse(Double.NaN),
+        job.units());
   }
 
   /** For the wall beside the machine. */
@@ -51,26 +66,26 @@ public final class CutSheetFile {
         "\nGuides first: everything is referenced to them. Level the guide for every seat, start small.\n");
     out.append(
         "Eye, ear and breathing protection when grinding. Measure clearances on the real engine.\n");
-    for (Port port : Port.values()) {
+    for (Alike alike : alike(job)) {
+      Port port = alike.port();
       out.append("\n")
           .append(port.word().toUpperCase(java.util.Locale.ROOT))
           .append("  seats ")
-          .append(seats(job, port))
+          .append(alike.labels())
           .append("\n");
       int number = 1;
-      for (CutSheet.Operation operation : sheet(job, port).operations()) {
-        out.append(String.format("%3d  %s%n", number++, operation.tool()).replace("\r", ""));
-        operation
-            .settings()
+      for (CutSheet.Step step : sheet(job, alike).steps()) {
+        out.append(String.format("%3d  %s%n", number++, step.tool()).replace("\r", ""));
+        step.settings()
             .forEach(
                 s ->
                     out.append(
                         String.format("       %-42s %s%n", s.name(), s.value()).replace("\r", "")));
-        if (!operation.check().isEmpty()) {
-          out.append("       check: ").append(operation.check()).append("\n");
+        if (!step.check().isEmpty()) {
+          out.append("       check: ").append(step.check()).append("\n");
         }
-        if (!operation.caution().isEmpty()) {
-          out.append("       caution: ").append(operation.caution()).append("\n");
+        if (!step.caution().isEmpty()) {
+          out.append("       caution: ").append(step.caution()).append("\n");
         }
       }
     }
@@ -86,24 +101,23 @@ public final class CutSheetFile {
             .setHeader("group", "seats", "step", "tool", "setting", "value", "check", "caution")
             .get();
     try (CSVPrinter csv = new CSVPrinter(out, format)) {
-      for (Port port : Port.values()) {
+      for (Alike alike : alike(job)) {
+        Port port = alike.port();
         int number = 1;
-        for (CutSheet.Operation operation : sheet(job, port).operations()) {
+        for (CutSheet.Step step : sheet(job, alike).steps()) {
           List<CutSheet.Setting> settings =
-              operation.settings().isEmpty()
-                  ? List.of(new CutSheet.Setting("", ""))
-                  : operation.settings();
+              step.settings().isEmpty() ? List.of(new CutSheet.Setting("", "")) : step.settings();
           for (CutSheet.Setting setting : settings) {
             csv.printRecord(
                 Arrays.asList(
                     port.word(),
-                    seats(job, port),
+                    alike.labels(),
                     number,
-                    operation.tool(),
+                    step.tool(),
                     setting.name(),
                     setting.value(),
-                    operation.check(),
-                    operation.caution()));
+                    step.check(),
+                    step.caution()));
           }
           number++;
         }

@@ -8,6 +8,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import java.util.List;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.TokenStreamLocation;
 import tools.jackson.databind.JsonNode;
@@ -29,7 +30,7 @@ public final class JobFile {
   public static final String EXTENSION = ".finebore.json";
 
   static final String FORMAT = "finebore-job";
-  static final int VERSION = 1;
+  static final int VERSION = 2;
 
   /** Larger than any real job by far; a file beyond it is not one. */
   private static final long MAX_BYTES = 64L << 20;
@@ -96,6 +97,7 @@ public final class JobFile {
         throw new FileProblem(
             name + ": at version: expected 1 to " + VERSION + ", found " + version);
       }
+      OlderVersions.bringUp(object, version);
       return new JobDocument(JobReader.read(root), new JobDocument.Source(object));
     } catch (Node.Misfit e) {
       throw new FileProblem(name + ": " + e.getMessage(), e);
@@ -118,9 +120,19 @@ public final class JobFile {
     SafeFile.write(file, text(document).getBytes(StandardCharsets.UTF_8), true);
   }
 
-  /** The demo job that ships with the program. */
+  /** Names of the demo jobs that ship with the program, the one to begin with first. */
+  public static List<String> demoNames() {
+    return List.of("skarn-1.6", "tuff-650", "gabbro-4.2");
+  }
+
+  /** The demo job to begin with. */
   public static Job demo() {
-    String name = "demo/skarn-1.6" + EXTENSION;
+    return demo(demoNames().getFirst());
+  }
+
+  /** A demo job by its name. */
+  public static Job demo(String demo) {
+    String name = "demo/" + demo + EXTENSION;
     try (InputStream in = JobFile.class.getResourceAsStream(name)) {
       return parse(new String(in.readAllBytes(), StandardCharsets.UTF_8), name).job();
     } catch (IOException e) {

@@ -5,13 +5,17 @@ import finebore.flow.CamLift;
 import finebore.job.Engine;
 import finebore.job.Group;
 import finebore.job.Job;
+import finebore.job.Overrule;
 import finebore.job.Pairing;
+import finebore.job.Plan;
 import finebore.job.TestPlan;
 import finebore.seat.Cut;
 import finebore.seat.Seat;
 import finebore.units.UnitSystem;
 import finebore.valve.Underhead;
 import finebore.valve.Valve;
+import java.util.LinkedHashMap;
+import java.util.Map;
 
 /** Reads a job out of a JSON tree. */
 final class JobReader {
@@ -29,8 +33,10 @@ final class JobReader {
         n.at("units").oneOf(UnitSystem.values(), JobWriter::unitsName),
         n.at("practice").text(),
         n.at("engine").build(JobReader::engine),
+        n.at("head").build(HeadJson::read),
         n.at("intake").build(JobReader::group),
         n.at("exhaust").build(JobReader::group),
+        exceptions(n.at("exceptions")),
         n.at("test").build(JobReader::test),
         n.at("notes").text());
   }
@@ -50,11 +56,28 @@ final class JobReader {
   private static Group group(Node n) {
     return new Group(
         n.at("found").build(JobReader::pairing),
-        n.at("planned").build(JobReader::pairing),
+        n.at("plans").list(p -> p.build(JobReader::plan)),
+        n.at("chosenPlan").whole() - 1,
         n.at("cam")
             .build(c -> new CamLift(c.at("maxLiftMm").number(), c.at("durationDeg").number())),
         n.at("axisFromBoreMm").optionalNumber(),
         n.at("retainerToSealMm").optionalNumber());
+  }
+
+  private static Map<String, Plan> exceptions(Node n) {
+    Map<String, Plan> exceptions = new LinkedHashMap<>();
+    n.list(e -> e)
+        .forEach(e -> exceptions.put(e.at("seat").text(), e.at("plan").build(JobReader::plan)));
+    return exceptions;
+  }
+
+  private static Plan plan(Node n) {
+    return new Plan(
+        pairing(n),
+        n.at("operations").list(o -> o.build(OperationJson::read)),
+        n.at("overrules")
+            .list(o -> o.build(r -> new Overrule(r.at("where").text(), r.at("reason").text()))),
+        n.at("ready").flag());
   }
 
   private static Pairing pairing(Node n) {

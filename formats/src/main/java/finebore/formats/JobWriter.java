@@ -4,6 +4,7 @@ import finebore.job.Engine;
 import finebore.job.Group;
 import finebore.job.Job;
 import finebore.job.Pairing;
+import finebore.job.Plan;
 import finebore.job.TestPlan;
 import finebore.seat.Cut;
 import finebore.seat.Seat;
@@ -11,6 +12,7 @@ import finebore.units.UnitSystem;
 import finebore.valve.Valve;
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.TreeMap;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
@@ -36,8 +38,12 @@ final class JobWriter {
     n.put("units", unitsName(job.units()));
     n.put("practice", job.practice());
     n.set("engine", engine(job.engine()));
+    n.set("head", HeadJson.write(job.head()));
     n.set("intake", group(job.intake()));
     n.set("exhaust", group(job.exhaust()));
+    ArrayNode exceptions = n.putArray("exceptions");
+    new TreeMap<>(job.exceptions())
+        .forEach((seat, plan) -> exceptions.addObject().put("seat", seat).set("plan", plan(plan)));
     n.set("test", test(job.test()));
     n.put("notes", job.notes());
     return root;
@@ -59,7 +65,9 @@ final class JobWriter {
   private static ObjectNode group(Group group) {
     ObjectNode n = NODES.objectNode();
     n.set("found", pairing(group.found()));
-    n.set("planned", pairing(group.planned()));
+    ArrayNode plans = n.putArray("plans");
+    group.plans().forEach(p -> plans.add(plan(p)));
+    n.put("chosenPlan", group.chosen() + 1);
     ObjectNode cam = n.putObject("cam");
     cam.put("maxLiftMm", group.cam().maxLiftMm());
     cam.put("durationDeg", group.cam().durationDeg());
@@ -68,7 +76,18 @@ final class JobWriter {
     return n;
   }
 
-  private static void optional(ObjectNode n, String field, OptionalDouble value) {
+  private static ObjectNode plan(Plan plan) {
+    ObjectNode n = pairing(plan.wanted());
+    ArrayNode operations = n.putArray("operations");
+    plan.operations().forEach(o -> operations.add(OperationJson.write(o)));
+    ArrayNode overrules = n.putArray("overrules");
+    plan.overrules()
+        .forEach(o -> overrules.addObject().put("where", o.where()).put("reason", o.reason()));
+    n.put("ready", plan.ready());
+    return n;
+  }
+
+  static void optional(ObjectNode n, String field, OptionalDouble value) {
     if (value.isPresent()) {
       n.put(field, value.getAsDouble());
     } else {

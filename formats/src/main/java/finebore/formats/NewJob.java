@@ -3,6 +3,7 @@ package finebore.formats;
 import finebore.flow.CamLift;
 import finebore.job.Engine;
 import finebore.job.Group;
+import finebore.job.Head;
 import finebore.job.Job;
 import finebore.job.Pairing;
 import finebore.job.TestPlan;
@@ -12,6 +13,7 @@ import finebore.units.UnitSystem;
 import finebore.valve.Underhead;
 import finebore.valve.Valve;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalDouble;
 
 /**
@@ -28,7 +30,17 @@ public final class NewJob {
     Engine engine =
         new Engine(4, 1, 1, 84, 80, 6000, OptionalDouble.empty(), OptionalDouble.empty());
     return new Job(
-        "New job", "", units, "road", engine, intake, exhaust, TestPlan.usual(units, 10), "");
+        "New job",
+        "",
+        units,
+        "road",
+        engine,
+        Head.UNKNOWN,
+        intake,
+        exhaust,
+        Map.of(),
+        TestPlan.usual(units, 10),
+        "");
   }
 
   private static Group group(double headMm, double stemMm, double throatShare, double liftMm) {
@@ -37,7 +49,7 @@ public final class NewJob {
     Seat seat = new Seat(cuts, 1, headMm - 0.6, 8, throat, 2.5, throat + 1, 14, 12);
     Valve valve = new Valve(headMm, 1.5, 45, 2.2, List.of(), new Underhead(15, 9), stemMm, 0);
     Pairing pairing = new Pairing(seat, valve);
-    return new Group(
+    return Group.of(
         pairing, pairing, new CamLift(liftMm, 260), OptionalDouble.empty(), OptionalDouble.empty());
   }
 }

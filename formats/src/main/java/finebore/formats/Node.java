@@ -63,6 +63,13 @@ record Node(JsonNode json, String path) {
     return json.intValue();
   }
 
+  boolean flag() {
+    if (json == null || !json.isBoolean()) {
+      throw misfit("true or false");
+    }
+    return json.booleanValue();
+  }
+
   OptionalDouble optionalNumber() {
     return isAbsent() ? OptionalDouble.empty() : OptionalDouble.of(number());
   }

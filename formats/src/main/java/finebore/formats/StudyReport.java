@@ -1,24 +1,33 @@
 package finebore.formats;
 
+import finebore.cutting.CutSheet;
+import finebore.cutting.Cutting;
 import finebore.cutting.Seating;
+import finebore.cutting.Settings;
 import finebore.flow.FlowChange;
 import finebore.flow.LiftPoint;
 import finebore.flow.Loss;
+import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.job.Port;
 import finebore.practice.Finding;
 import finebore.practice.Findings;
+import finebore.practice.PlanFindings;
 import finebore.practice.Practice;
 import finebore.practice.Range;
 import finebore.study.AirDemand;
+import finebore.study.PlanStudy;
 import finebore.study.Reading;
 import finebore.study.SeatStudy;
 import finebore.units.UnitSystem;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
@@ -46,6 +55,7 @@ public final class StudyReport {
   private final State state;
   private final Practice practice;
   private final SeatStudy study;
+  private final Optional<PlanStudy> plan;
   private final Optional<FlowChange> change;
   private final List<Finding> findings;
 
@@ -54,19 +64,23 @@ public final class StudyReport {
     this.port = port;
     this.state = state;
     this.practice = PracticeFiles.orDefault(job.practice());
-    SeatStudy found = SeatStudy.of(job, port, job.group(port).found());
-    this.study = state == State.FOUND ? found : SeatStudy.of(job, port, job.group(port).planned());
-    this.change =
-        state == State.FOUND || found.curve().isEmpty() || study.curve().isEmpty()
-            ? Optional.empty()
-            : Optional.of(
-                FlowChange.between(
-                    found.curve().get(),
-                    study.curve().get(),
-                    job.test().bands(),
-                    study.pairing().valve().headDiameterMm(),
-                    job.group(port).cam()));
-    this.findings = Findings.of(study, practice, port, job.units());
+    if (state == State.FOUND) {
+      this.study = SeatStudy.of(job, port, job.group(port).found());
+      this.plan = Optional.empty();
+      this.change = Optional.empty();
+      this.findings = Findings.of(study, practice, port, job.units());
+    } else {
+      SeatPlace first =
+          job.engine().seats().stream()
+              .filter(s -> s.port() == port)
+              .min(Comparator.comparing(job::isException))
+              .orElseThrow();
+      PlanStudy whole = PlanStudy.of(job, first, job.planOf(first), Optional.empty());
+      this.study = whole.finished();
+      this.plan = Optional.of(whole);
+      this.change = whole.change();
+      this.findings = PlanFindings.of(whole, practice, job.units());
+    }
   }
 
   private String title() {
@@ -83,6 +97,7 @@ public final class StudyReport {
         "practice: %s; depression %s; not calibrated: trust the change, not the figure",
         practice.name(),
         units.pressureText(job.test().depressionPa()));
+    plan.ifPresent(p -> operations(out, p));
     line(out, "");
     line(out, "READINGS");
     for (Reading reading : study.readings()) {
@@ -122,6 +137,24 @@ public final class StudyReport {
       finding.cure().ifPresent(cure -> line(out, "      would mend it: %s", cure.words(units)));
     }
     return out.toString();
+  }
+
+  private void operations(StringBuilder out, PlanStudy whole) {
+    line(out, "");
+    line(out, "OPERATIONS");
+    int number = 1;
+    for (Cutting.Step step : whole.cutting().steps()) {
+      line(
+          out,
+          "%3d  %-22s takes %s cm3",
+          number++,
+          step.operation().title(),
+          String.format(Locale.ROOT, "%.3f", step.removedMm3() / 1000));
+      for (CutSheet.Setting setting :
+          Settings.of(step.operation(), whole.cutting().wanted(), step.depthMm(), job.units())) {
+        line(out, "       %-42s %s", setting.name(), setting.value());
+      }
+    }
   }
 
   private static void line(StringBuilder out, String format, Object... values) {
@@ -220,18 +253,18 @@ public final class StudyReport {
     line(out, "");
     line(out, "WHERE THE AIR IS HELD UP, share of the whole");
     for (LiftPoint p : study.curve().get().points()) {
-      List<String> parts = new ArrayList<>();
+      // A blend is many small corners; they count as the one thing they are.
+      Map<String, Double> shares = new LinkedHashMap<>();
       for (Loss loss : p.losses().parts()) {
-        if (Math.abs(loss.share()) >= 0.02) {
-          parts.add(
-              loss.cause().words()
-                  + " ("
-                  + loss.place()
-                  + ") "
-                  + UnitSystem.fixed(100 * loss.share(), 0)
-                  + " %");
-        }
+        shares.merge(loss.cause().words() + " (" + loss.place() + ") ", loss.share(), Double::sum);
       }
+      List<String> parts = new ArrayList<>();
+      shares.forEach(
+          (what, share) -> {
+            if (Math.abs(share) >= 0.02) {
+              parts.add(what + UnitSystem.fixed(100 * share, 0) + " %");
+            }
+          });
       line(out, "  %8s  %s", units.shortLength(p.liftMm()), String.join("; ", parts));
     }
   }
@@ -298,6 +331,12 @@ public final class StudyReport {
             .setHeader("section", "item", "lift_mm", "value", "unit", "remark")
             .get();
     try (CSVPrinter csv = new CSVPrinter(out, format)) {
+      if (plan.isPresent()) {
+        for (Cutting.Step step : plan.get().cutting().steps()) {
+          csv.printRecord(
+              "operation", step.operation().title(), "", step.removedMm3(), "mm3", "removed");
+        }
+      }
       for (Reading reading : study.readings()) {
         csv.printRecord(
             "reading", reading.kind().key(), "", reading.value(), unit(reading), remark(reading));
@@ -382,6 +421,7 @@ public final class StudyReport {
       case LENGTH -> "mm";
       case ANGLE -> "deg";
       case SHARE, NUMBER -> "1";
+      case VOLUME -> "mm3";
     };
   }
 
@@ -401,6 +441,25 @@ public final class StudyReport {
     root.put("state", state.name().toLowerCase(Locale.ROOT));
     root.put("practice", practice.id());
     root.put("calibrated", false);
+    plan.ifPresent(
+        p -> {
+          ArrayNode operations = root.putArray("operations");
+          for (Cutting.Step step : p.cutting().steps()) {
+            ObjectNode n = operations.addObject();
+            n.put("title", step.operation().title());
+            step.depthMm().ifPresent(mm -> n.put("depthMm", mm));
+            n.put("removedMm3", step.removedMm3());
+            ArrayNode cuts = n.putArray("cameIn");
+            step.cameIn()
+                .forEach(
+                    c ->
+                        cuts.addObject()
+                            .put("angleDeg", c.cut().angleDeg())
+                            .put("widthMm", c.cut().widthMm())
+                            .put("shownMm", c.shownMm())
+                            .put("leastMm", c.leastMm()));
+          }
+        });
     ObjectNode readings = root.putObject("readings");
     for (Reading reading : study.readings()) {
       ObjectNode n = readings.putObject(reading.kind().key());

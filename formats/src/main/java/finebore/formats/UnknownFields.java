@@ -36,11 +36,17 @@ final class UnknownFields {
         }
       }
       for (int k = 0; k < Math.min(target.size(), source.size()); k++) {
-        if (!done[k] && !taken[k]) {
+        if (!done[k] && !taken[k] && sameKind(source.get(k), target.get(k))) {
           carry(source.get(k), target.get(k));
         }
       }
     }
+  }
+
+  /** Operations differ in their fields: one of another kind hands nothing on. */
+  private static boolean sameKind(JsonNode old, JsonNode written) {
+    JsonNode kind = written.get("operation");
+    return kind == null || kind.equals(old.get("operation"));
   }
 
   private static int matching(ArrayNode source, boolean[] taken, JsonNode wanted, int place) {

@@ -7,7 +7,15 @@ import com.networknt.schema.InputFormat;
 import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SpecificationVersion;
+import finebore.cutting.Operation;
+import finebore.cutting.Plunge;
+import finebore.cutting.UsualOperations;
+import finebore.found.Measure;
+import finebore.found.Ring;
+import finebore.job.Head;
 import finebore.job.Job;
+import finebore.job.Overrule;
+import finebore.job.Plan;
 import finebore.job.Port;
 import finebore.seat.Cut;
 import finebore.units.UnitSystem;
@@ -16,6 +24,8 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
+import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -34,7 +44,7 @@ class JobFileTest {
   }
 
   private static Schema schema() throws IOException {
-    try (InputStream in = JobFile.class.getResourceAsStream("schema/job-1.schema.json")) {
+    try (InputStream in = JobFile.class.getResourceAsStream("schema/job-2.schema.json")) {
       String text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
       return SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
           .getSchema(text, InputFormat.JSON);
@@ -54,11 +64,69 @@ class JobFileTest {
   void whatIsWrittenComesBackAndFitsTheSchema() throws Exception {
     Path file = folder.resolve("a.finebore.json");
     for (Job job :
-        new Job[] {JobFile.demo(), NewJob.of(UnitSystem.INCH), NewJob.of(UnitSystem.METRIC)}) {
+        new Job[] {
+          JobFile.demo(),
+          JobFile.demo("tuff-650"),
+          JobFile.demo("gabbro-4.2"),
+          anyOperation(),
+          NewJob.of(UnitSystem.INCH),
+          NewJob.of(UnitSystem.METRIC)
+        }) {
       JobFile.write(JobDocument.fresh(job), file);
       assertThat(JobFile.read(file).job()).isEqualTo(job);
       assertThat(schema().validate(Files.readString(file), InputFormat.JSON)).isEmpty();
     }
+  }
+
+  /** The demo with every kind of operation and plunge, an overrule and an exception. */
+  private static Job anyOperation() {
+    Job job = JobFile.demo();
+    OptionalDouble open = OptionalDouble.empty();
+    Plan plan =
+        job.intake()
+            .plan()
+            .withOperations(
+                List.of(
+                    new Operation.FitRing(new Ring(45, 30, 16, 9, 0.1, "bronze")),
+                    new Operation.CutForm("", OptionalDouble.of(39.5), new Plunge.ToDepth(8.4)),
+                    new Operation.CutForm("A", open, new Plunge.UntilClean(0.1, true)),
+                    new Operation.CutAngle(
+                        Operation.SingleTool.BLADE, 60, 37, new Plunge.AsPlanned()),
+                    new Operation.SweepChamber(15, 60, open),
+                    new Operation.CutUnder(12, open, 3, 2),
+                    new Operation.OpenBowl(OptionalDouble.of(37), open),
+                    new Operation.OpenThroat(open, 4, OptionalDouble.of(14)),
+                    new Operation.Blend(Operation.BlendSide.CHAMBER, 0.5, 1)))
+            .withOverrule(new Overrule("water", "wall checked twice"))
+            .withReady(true);
+    return job.withException(job.engine().seats().get(3), plan);
+  }
+
+  @Test
+  void anOlderFileOpensWithTheUsualOperations() throws Exception {
+    String old;
+    try (InputStream in = JobFileTest.class.getResourceAsStream("version-1.finebore.json")) {
+      old = new String(in.readAllBytes(), StandardCharsets.UTF_8);
+    }
+    JobDocument document = JobFile.parse(old, "old");
+    Job job = document.job();
+    assertThat(job.intake().plans()).hasSize(1);
+    assertThat(job.intake().planned().seat().throatDiameterMm()).isEqualTo(35.65);
+    assertThat(job.intake().plan().operations()).isEqualTo(UsualOperations.asPlanned());
+    assertThat(job.head()).isEqualTo(Head.UNKNOWN);
+    String written = JobFile.text(document);
+    assertThat(written).doesNotContain("\"planned\" : {");
+    assertThat(schema().validate(written, InputFormat.JSON)).isEmpty();
+    assertThat(JobFile.parse(written, "new").job()).isEqualTo(job);
+  }
+
+  @Test
+  void aReadingTakenBackStaysAway() throws FileProblem {
+    JobDocument document = JobFile.parse(demoText(), "x");
+    Job job = document.job();
+    Job less =
+        job.withHead(job.head().withReading("I1", Measure.THROAT_12, OptionalDouble.empty()));
+    assertThat(JobFile.parse(JobFile.text(document.withJob(less)), "x").job()).isEqualTo(less);
   }
 
   @Test
@@ -83,7 +151,7 @@ class JobFileTest {
   void unknownFieldsSurviveEditing() throws FileProblem {
     String text =
         demoText()
-            .replaceFirst("\"version\" : 1,", "\"version\" : 1, \"shop\" : {\"bench\" : 7},")
+            .replaceFirst("\"version\" : 2,", "\"version\" : 2, \"shop\" : {\"bench\" : 7},")
             .replaceFirst("\"purpose\"", "\"customerColour\" : \"blue\", \"purpose\"")
             .replaceFirst("\"angleDeg\" : 60.0,", "\"angleDeg\" : 60.0, \"cutter\" : \"six\",");
     JobDocument document = JobFile.parse(text, "x");
@@ -113,8 +181,8 @@ class JobFileTest {
         "\"widthMm\" : 0.6|\"widthMm\" : -1|at job.intake.found.seat.cuts[0]: cut width must be 0 to 50 mm, was -1",
         "\"notes\"|\"remarks\"|at job.notes: expected a text, found missing",
         "\"format\" : \"finebore-job\"|\"format\" : \"other\"|is not a Fine Bore job: at format",
-        "\"version\" : 1|\"version\" : 99|was written by a newer Fine Bore: at version: expected at most 1, found 99",
-        "\"version\" : 1|\"version\" : 0|at version: expected 1 to 1, found 0",
+        "\"version\" : 2|\"version\" : 99|was written by a newer Fine Bore: at version: expected at most 2, found 99",
+        "\"version\" : 2|\"version\" : 0|at version: expected 1 to 2, found 0",
       })
   void namesThePlaceOfWhatIsWrong(String from, String to, String message) {
     String text =

@@ -4,14 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import finebore.formats.StudyReport.State;
+import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.job.Port;
+import finebore.study.PlanStudy;
 import finebore.study.ReadingKind;
 import finebore.study.SeatStudy;
 import finebore.units.UnitSystem;
 import java.io.IOException;
 import java.io.StringReader;
 import java.util.List;
+import java.util.Optional;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 import org.junit.jupiter.api.Test;
@@ -57,9 +60,12 @@ class ReportsTest {
   void jsonCarriesTheStudy() {
     JsonNode root =
         JsonMapper.shared().readTree(new StudyReport(DEMO, Port.INTAKE, State.PLANNED).json());
-    SeatStudy study = SeatStudy.of(DEMO, Port.INTAKE, DEMO.intake().planned());
+    SeatPlace first = DEMO.engine().seats().getFirst();
+    SeatStudy study = PlanStudy.of(DEMO, first, DEMO.planOf(first), Optional.empty()).finished();
     assertThat(root.at("/readings/throatRatio/value").doubleValue())
         .isEqualTo(study.reading(ReadingKind.THROAT_RATIO).getAsDouble());
+    assertThat(root.at("/operations/1/cameIn")).hasSize(4);
+    assertThat(root.at("/operations/0/removedMm3").doubleValue()).isPositive();
     assertThat(root.get("lifts")).hasSize(13);
     var point = study.curve().orElseThrow().points().get(4);
     assertThat(root.at("/lifts/4/flowM3PerS").doubleValue()).isEqualTo(point.flowM3s());
@@ -79,7 +85,7 @@ class ReportsTest {
         .filteredOn(r -> r.get("item").equals("flow") && r.get("section").equals("lift"))
         .hasSize(13);
     assertThat(rows).filteredOn(r -> r.get("section").equals("cut")).hasSize(4);
-    assertThat(rows).filteredOn(r -> r.get("section").equals("reading")).hasSize(18);
+    assertThat(rows).filteredOn(r -> r.get("section").equals("reading")).hasSize(25);
     assertThat(rows).filteredOn(r -> r.get("section").equals("band")).hasSize(4);
     assertThat(rows).anySatisfy(r -> assertThat(r.get("remark")).startsWith("outside"));
   }
@@ -102,13 +108,13 @@ class ReportsTest {
     assertThat(text)
         .containsSubsequence(
             "INTAKE  seats I1 I2 I3 I4",
-            "Throat cutter",
+            "Open the throat",
             "35.65 mm",
-            "Seat cut 45°",
+            "Form cut",
             "39.85 mm",
-            "Top cut 30°",
-            "Lower cut 60°",
-            "Lower cut 75°",
+            "Goes clean at",
+            "Left showing of the 60",
+            "Blend, port side",
             "Fit other valve",
             "40.50 mm",
             "Valve face",
@@ -119,7 +125,7 @@ class ReportsTest {
         .anySatisfy(
             r -> {
               assertThat(r.get("group")).isEqualTo("exhaust");
-              assertThat(r.get("setting")).isEqualTo("Seat outside diameter");
+              assertThat(r.get("setting")).isEqualTo("Seat outside diameter, by the pointer");
               assertThat(r.get("value")).isEqualTo("33.00 mm");
             });
   }

@@ -58,7 +58,7 @@ final class DimensionPainter {
     Profile wall = work.shown().seat().profile();
     Point lastEnd = work.shown().seat().outsideEdge();
     for (ShownCut shown : work.shown().seat().shown()) {
-      boolean seals = shown.index() == work.pairing().seat().sealing();
+      boolean seals = shown.index() == work.shown().pairing().seat().sealing();
       String angle = Cut.angleText(shown.cut().angleDeg()) + "°";
       int segment = segmentOf(wall, shown.index());
       if (segment < 0) {
@@ -75,19 +75,19 @@ final class DimensionPainter {
               angle + " × " + mm(shown.shownMm()) + was + (seals ? " seat" : ""),
               colour,
               seals));
-      if (shown.index() >= work.pairing().seat().sealing()) {
+      if (shown.index() >= work.shown().pairing().seat().sealing()) {
         lastEnd = wall.end(segment);
       }
     }
     labels.add(
         want(
             work.shown().seat().outsideEdge(),
-            "seat Ø " + mm(work.pairing().seat().outsideDiameterMm()),
+            "seat Ø " + mm(work.shown().pairing().seat().outsideDiameterMm()),
             palette.text(),
             false));
     for (int k = 0; k < wall.segmentCount(); k++) {
       if (wall.surfaces().get(k).part() == Part.THROAT) {
-        double throat = work.pairing().seat().throatDiameterMm();
+        double throat = work.shown().pairing().seat().throatDiameterMm();
         double share = work.shown().reading(ReadingKind.THROAT_RATIO).orElseThrow();
         labels.add(
             want(
@@ -121,7 +121,7 @@ final class DimensionPainter {
 
   private List<Leaders.Wanted<Label>> valveLabels(double liftMm) {
     List<Leaders.Wanted<Label>> labels = new ArrayList<>();
-    Valve valve = work.pairing().valve();
+    Valve valve = work.shown().pairing().valve();
     Profile wall = work.shown().valveAt(liftMm);
     for (int k = 0; k < wall.segmentCount(); k++) {
       Point mid = wall.start(k).toward(wall.end(k), 0.5);

@@ -10,6 +10,7 @@ import finebore.section.Surface.Part;
 import finebore.valve.Valve;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalInt;
 
 /**
  * A corner of the drawing that can be taken hold of.
@@ -37,13 +38,14 @@ record Grip(String id, String name, Point at, Drag drag) {
             work.shown().seat().outsideEdge(),
             Grip::seatOutside));
     for (ShownCut shown : work.shown().seat().shown()) {
-      if (shown.shownMm() > 0) {
-        int k = shown.index();
+      OptionalInt wanted = work.wantedCut(shown.index());
+      if (shown.shownMm() > 0 && wanted.isPresent()) {
+        int k = wanted.getAsInt();
         grips.add(
             new Grip(
                 "cut-" + k,
                 "width of " + shown.cut().spoken(),
-                farEnd(work, k),
+                farEnd(work, shown.index()),
                 (start, dr, dz, other, step) -> cut(start, k, dr, dz, other, step)));
       }
     }
@@ -91,7 +93,7 @@ record Grip(String id, String name, Point at, Drag drag) {
 
   private static Point farEnd(Work work, int cut) {
     var profile = work.shown().seat().profile();
-    boolean above = cut < work.pairing().seat().sealing();
+    boolean above = cut < work.shown().pairing().seat().sealing();
     Point best = work.shown().seat().outsideEdge();
     for (int k = 0; k < profile.segmentCount(); k++) {
       var surface = profile.surfaces().get(k);

@@ -103,7 +103,7 @@ final class SectionPainter {
       g.setFill(palette.amber().deriveColor(0, 1, 1, 0.25));
       g.fill();
     }
-    path(work.found().seat().profile().points(), false);
+    path(work.plan().cutting().metalAfter(0).wall().points(), false);
     g.setStroke(palette.vermilion());
     g.setLineWidth(1.3);
     g.setLineDashes(2, 4);

@@ -137,7 +137,7 @@ public final class SectionView extends DrawnRegion {
 
   private ViewFrame fitting() {
     Work work = session.work().get();
-    Seat seat = work.pairing().seat();
+    Seat seat = work.shown().pairing().seat();
     double head = work.pairing().valve().headDiameterMm() / 2;
     double rest = work.shown().seated().map(s -> s.restMm()).orElse(-seat.depthMm());
     double room = Math.max(lift.get(), 1) + work.pairing().valve().marginMm() + 1.2;

@@ -6,11 +6,13 @@ import finebore.formats.JobFile;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.job.Pairing;
+import finebore.job.Plan;
 import finebore.practice.Cure;
 import finebore.units.UnitSystem;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
@@ -39,6 +41,7 @@ public final class JobSession {
   private Edits edits;
   private Job saved;
   private boolean showFound;
+  private OptionalInt steps = OptionalInt.empty();
 
   public JobSession(JobDocument document, Optional<Path> file) {
     load(document, file);
@@ -50,6 +53,7 @@ public final class JobSession {
     edits = new Edits(opened.job());
     saved = opened.job();
     showFound = false;
+    steps = OptionalInt.empty();
     tried.set(Optional.empty());
     file.set(from);
     seat.set(opened.job().engine().seats().getFirst());
@@ -128,13 +132,28 @@ public final class JobSession {
     edit(
         gesture,
         job -> {
+          if (!showFound) {
+            Plan plan = job.planOf(seat.get());
+            return job.withPlan(seat.get(), plan.withWanted(change.apply(plan.wanted())));
+          }
           var group = job.group(seat.get().port());
-          return job.withGroup(
-              seat.get().port(),
-              showFound
-                  ? group.withFound(change.apply(group.found()))
-                  : group.withPlanned(change.apply(group.planned())));
+          return job.withGroup(seat.get().port(), group.withFound(change.apply(group.found())));
         });
+  }
+
+  /** Changes the plan of the seat looked at: its own, or its group's. */
+  public void editPlan(String gesture, UnaryOperator<Plan> change) {
+    edit(gesture, job -> job.withPlan(seat.get(), change.apply(job.planOf(seat.get()))));
+  }
+
+  /** Looks at the metal after so many operations; empty is after all of them. */
+  public void lookAfter(OptionalInt operations) {
+    steps = operations;
+    if (showFound) {
+      showFound(false);
+    } else {
+      refresh();
+    }
   }
 
   public void endGesture() {
@@ -166,6 +185,7 @@ public final class JobSession {
 
   public void select(SeatPlace place) {
     tried.set(Optional.empty());
+    steps = OptionalInt.empty();
     seat.set(place);
     refresh();
   }
@@ -192,7 +212,16 @@ public final class JobSession {
 
   /** Makes the tried cure a change of the job. */
   public void keepTried() {
-    tried.get().ifPresent(cure -> editPairing("", cure::applyTo));
+    tried
+        .get()
+        .ifPresent(
+            cure -> {
+              if (showFound) {
+                editPairing("", cure::applyTo);
+              } else {
+                editPlan("", cure::applyTo);
+              }
+            });
   }
 
   /** Drops the tried cure. */
@@ -218,13 +247,11 @@ public final class JobSession {
   }
 
   private Job withCure(Cure cure) {
+    if (!showFound) {
+      return job().withPlan(seat.get(), cure.applyTo(job().planOf(seat.get())));
+    }
     var group = job().group(seat.get().port());
-    return job()
-        .withGroup(
-            seat.get().port(),
-            showFound
-                ? group.withFound(cure.applyTo(group.found()))
-                : group.withPlanned(cure.applyTo(group.planned())));
+    return job().withGroup(seat.get().port(), group.withFound(cure.applyTo(group.found())));
   }
 
   /** The seat looked at, or the first where the job has it no more. */
@@ -234,7 +261,8 @@ public final class JobSession {
   }
 
   private Work workOf(Job shown) {
-    return Work.of(shown, seatIn(shown).port(), showFound, Optional.ofNullable(work.get()));
+    return Work.of(
+        shown, new Work.View(seatIn(shown), showFound, steps), Optional.ofNullable(work.get()));
   }
 
   private void publish(Work next) {

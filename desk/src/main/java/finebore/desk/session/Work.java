@@ -3,89 +3,130 @@ package finebore.desk.session;
 import finebore.cutting.SectionDifference;
 import finebore.flow.FlowChange;
 import finebore.formats.PracticeFiles;
+import finebore.job.Engine.SeatPlace;
 import finebore.job.Group;
 import finebore.job.Job;
 import finebore.job.Pairing;
+import finebore.job.Plan;
 import finebore.job.Port;
 import finebore.practice.Finding;
 import finebore.practice.Findings;
+import finebore.practice.PlanFindings;
 import finebore.practice.Practice;
+import finebore.seat.Cut;
+import finebore.study.PlanStudy;
 import finebore.study.SeatStudy;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 
 /**
- * All that the screens show of one group of seats, worked out in one go.
+ * All that the screens show of one seat, worked out in one go.
  *
  * @param job the job, or the previewed one
- * @param port which group
+ * @param place the seat
  * @param showFound whether the found state is the one looked at
+ * @param steps how many operations have been carried out in what is looked at
  * @param practice whose ranges and findings
- * @param found study of the found state
- * @param planned study of the planned state
- * @param change planned against found
- * @param difference metal between found and planned
- * @param findings of the state looked at
+ * @param plan the seat's plan worked out
+ * @param shown study of the state looked at
+ * @param difference metal between what was before and what is looked at
+ * @param findings of the found state or of the whole plan
  */
 public record Work(
     Job job,
-    Port port,
+    SeatPlace place,
     boolean showFound,
+    int steps,
     Practice practice,
-    SeatStudy found,
-    SeatStudy planned,
-    Optional<FlowChange> change,
+    PlanStudy plan,
+    SeatStudy shown,
     SectionDifference difference,
     List<Finding> findings) {
 
   /**
-   * Works a group out.
+   * What is looked at.
+   *
+   * @param place the seat
+   * @param found whether as found
+   * @param steps after how many operations; empty for all of them
+   */
+  public record View(SeatPlace place, boolean found, OptionalInt steps) {}
+
+  /**
+   * Works a seat out.
    *
    * @param before what was worked out last; its found study is taken over where only the plan has
    *     changed
    */
-  public static Work of(Job job, Port port, boolean showFound, Optional<Work> before) {
-    Group group = job.group(port);
+  public static Work of(Job job, View view, Optional<Work> before) {
     Practice practice = PracticeFiles.orDefault(job.practice());
-    SeatStudy found =
+    Plan follows = job.planOf(view.place());
+    Optional<SeatStudy> known =
         before
-            .filter(b -> b.port() == port && b.job().withPlanned(port, group.planned()).equals(job))
-            .map(Work::found)
-            .orElseGet(() -> SeatStudy.of(job, port, group.found()));
-    SeatStudy planned = SeatStudy.of(job, port, group.planned());
-    Optional<FlowChange> change =
-        found.curve().isEmpty() || planned.curve().isEmpty()
-            ? Optional.empty()
-            : Optional.of(
-                FlowChange.between(
-                    found.curve().get(),
-                    planned.curve().get(),
-                    job.test().bands(),
-                    planned.pairing().valve().headDiameterMm(),
-                    group.cam()));
-    SeatStudy shown = showFound ? found : planned;
+            .filter(b -> b.place().equals(view.place()))
+            .filter(b -> b.job().withPlan(view.place(), follows).equals(job))
+            .map(b -> b.plan().found());
+    PlanStudy plan = PlanStudy.of(job, view.place(), follows, known);
+    int all = plan.cutting().steps().size();
+    int steps = Math.min(view.steps().orElse(all), all);
+    SeatStudy shown =
+        view.found() ? plan.found() : steps == all ? plan.finished() : plan.after(job, steps);
+    List<Finding> findings =
+        view.found()
+            ? Findings.of(shown, practice, view.place().port(), job.units())
+            : PlanFindings.of(plan, practice, job.units());
     return new Work(
         job,
-        port,
-        showFound,
+        view.place(),
+        view.found(),
+        steps,
         practice,
-        found,
-        planned,
-        change,
-        SectionDifference.between(found.seat().profile(), planned.seat().profile()),
-        Findings.of(shown, practice, port, job.units()));
+        plan,
+        shown,
+        plan.difference(view.steps().isPresent() ? steps : -1),
+        findings);
   }
 
-  /** The study of the state looked at. */
-  public SeatStudy shown() {
-    return showFound ? found : planned;
+  public Port port() {
+    return place.port();
   }
 
+  /** Seat and valve that the editors change: as found, or as wanted. */
   public Pairing pairing() {
-    return shown().pairing();
+    return showFound ? group().found() : plan.plan().wanted();
+  }
+
+  /** Study of the seat as found. */
+  public SeatStudy found() {
+    return plan.found();
+  }
+
+  /** Study of what all operations leave. */
+  public SeatStudy planned() {
+    return plan.finished();
+  }
+
+  /** Flow of the finished seat against the found one. */
+  public Optional<FlowChange> change() {
+    return plan.change();
   }
 
   public Group group() {
-    return job.group(port);
+    return job.group(port());
+  }
+
+  /** Whether not all operations have been carried out in what is looked at. */
+  public boolean isScrubbed() {
+    return !showFound && steps < plan.cutting().steps().size();
+  }
+
+  /** Which cut of the wanted seat a cut that is looked at is, if it is one. */
+  public OptionalInt wantedCut(int shownCut) {
+    Cut cut = shown.seat().seat().cuts().get(shownCut);
+    List<Cut> wanted = pairing().seat().cuts();
+    boolean same = shownCut < wanted.size() && wanted.get(shownCut).equals(cut);
+    int at = same ? shownCut : wanted.indexOf(cut);
+    return at < 0 ? OptionalInt.empty() : OptionalInt.of(at);
   }
 }

@@ -4,7 +4,6 @@ import finebore.desk.session.JobSession;
 import finebore.desk.theme.Palette;
 import finebore.desk.theme.Theme;
 import finebore.job.Engine.SeatPlace;
-import finebore.job.Group;
 import finebore.job.Job;
 import java.util.List;
 import java.util.function.Supplier;
@@ -47,15 +46,12 @@ final class SeatStrip extends HBox {
   }
 
   /** What the strip shows; while that stays the same it is left alone. */
-  private record Shown(
-      List<SeatPlace> seats, SeatPlace here, boolean intakePlanned, boolean exhaustPlanned) {
+  private record Shown(List<SeatPlace> seats, SeatPlace here, List<State> states) {
     static Shown of(JobSession session) {
       Job job = session.job();
+      List<SeatPlace> seats = job.engine().seats();
       return new Shown(
-          job.engine().seats(),
-          session.seat().get(),
-          !job.intake().planned().equals(job.intake().found()),
-          !job.exhaust().planned().equals(job.exhaust().found()));
+          seats, session.seat().get(), seats.stream().map(s -> State.of(job, s)).toList());
     }
   }
 
@@ -88,8 +84,8 @@ final class SeatStrip extends HBox {
     Button button = new Button("", canvas);
     button.setId("seat-" + place.label());
     button.getStyleClass().add("seat-ring");
-    boolean planned = isPlanned(session.job(), place);
-    button.setAccessibleText(place.label() + ", found" + (planned ? " and planned" : ""));
+    String state = State.of(session.job(), place).words();
+    button.setAccessibleText(place.label() + ", " + state);
     button.setTooltip(
         new Tooltip(
             place.label()
@@ -97,14 +93,10 @@ final class SeatStrip extends HBox {
                 + place.port().word()
                 + " of cylinder "
                 + place.cylinder()
-                + (planned ? "; found and planned" : "; found")));
+                + "; "
+                + state));
     button.setOnAction(e -> session.select(place));
     return button;
-  }
-
-  private static boolean isPlanned(Job job, SeatPlace place) {
-    Group group = job.group(place.port());
-    return !group.planned().equals(group.found());
   }
 
   private void paint(GraphicsContext g, SeatPlace place) {
@@ -119,7 +111,7 @@ final class SeatStrip extends HBox {
     g.setStroke(colours.line());
     g.setLineWidth(4);
     g.strokeOval(c - r, c - r, 2 * r, 2 * r);
-    double part = isPlanned(session.job(), place) ? 2 / 5.0 : 1 / 5.0;
+    double part = State.of(session.job(), place).part();
     g.setStroke(colours.blue());
     g.strokeArc(c - r, c - r, 2 * r, 2 * r, 90, -360 * part, ArcType.OPEN);
     g.setFill(here ? colours.panel() : colours.text());

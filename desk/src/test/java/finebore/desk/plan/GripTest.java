@@ -12,6 +12,7 @@ import finebore.job.Port;
 import finebore.seat.Cut;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
 
 class GripTest {
@@ -21,7 +22,12 @@ class GripTest {
   private static final Pairing PLANNED = DEMO.intake().planned();
 
   private static List<Grip> grips(Job job, double lift) {
-    return Grip.of(Work.of(job, Port.INTAKE, false, Optional.empty()), lift);
+    return Grip.of(
+        Work.of(
+            job,
+            new Work.View(job.engine().seats().getFirst(), false, OptionalInt.empty()),
+            Optional.empty()),
+        lift);
   }
 
   private static Grip grip(String id) {

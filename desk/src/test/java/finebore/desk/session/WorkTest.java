@@ -5,44 +5,52 @@ import static org.assertj.core.api.Assertions.assertThat;
 import finebore.flow.Bands.Band;
 import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
+import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.job.Port;
 import finebore.practice.Cure;
 import java.util.Optional;
+import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
 
 class WorkTest {
 
   private static final Job DEMO = JobFile.demo();
 
+  private static Work work(Job job, Port port, boolean found, Optional<Work> before) {
+    SeatPlace place =
+        job.engine().seats().stream().filter(s -> s.port() == port).findFirst().orElseThrow();
+    return Work.of(job, new Work.View(place, found, OptionalInt.empty()), before);
+  }
+
   @Test
   void everythingOfAGroupIsWorkedOut() {
-    Work work = Work.of(DEMO, Port.INTAKE, false, Optional.empty());
+    Work work = work(DEMO, Port.INTAKE, false, Optional.empty());
     assertThat(work.shown()).isSameAs(work.planned());
     assertThat(work.change().orElseThrow().bands().get(Band.LOW).changeM3s()).isPositive();
     assertThat(work.difference().removedMm3()).isPositive();
     assertThat(work.findings()).isNotEmpty();
-    assertThat(Work.of(DEMO, Port.INTAKE, true, Optional.empty()).pairing())
+    assertThat(work(DEMO, Port.INTAKE, true, Optional.empty()).pairing())
         .isEqualTo(DEMO.intake().found());
   }
 
   @Test
   void theFoundStudyIsTakenOverOnlyWhereItStillHolds() {
-    Work before = Work.of(DEMO, Port.INTAKE, false, Optional.empty());
+    Work before = work(DEMO, Port.INTAKE, false, Optional.empty());
     var planned = DEMO.intake().planned();
     Job replanned = DEMO.withPlanned(Port.INTAKE, planned.withSeat(planned.seat().withThroat(35)));
-    assertThat(Work.of(replanned, Port.INTAKE, false, Optional.of(before)).found())
+    assertThat(work(replanned, Port.INTAKE, false, Optional.of(before)).found())
         .isSameAs(before.found());
     var found = DEMO.intake().found();
     Job refound =
         DEMO.withGroup(
-            Port.INTAKE, DEMO.intake().withFound(found.withSeat(found.seat().withThroat(33))));
-    assertThat(Work.of(refound, Port.INTAKE, false, Optional.of(before)).found())
+            Port.INTAKE, DEMO.intake().withFound(found.withValve(found.valve().withMargin(2))));
+    assertThat(work(refound, Port.INTAKE, false, Optional.of(before)).found())
         .isNotEqualTo(before.found());
-    assertThat(Work.of(DEMO, Port.EXHAUST, false, Optional.of(before)).found().pairing())
-        .isEqualTo(DEMO.exhaust().found());
+    assertThat(work(DEMO, Port.EXHAUST, false, Optional.of(before)).found().pairing().valve())
+        .isEqualTo(DEMO.exhaust().found().valve());
     Job otherTest = DEMO.withTest(DEMO.test().withDepression(2500));
-    assertThat(Work.of(otherTest, Port.INTAKE, false, Optional.of(before)).found())
+    assertThat(work(otherTest, Port.INTAKE, false, Optional.of(before)).found())
         .isNotEqualTo(before.found());
   }
 

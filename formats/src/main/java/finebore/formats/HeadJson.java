@@ -1,0 +1,93 @@
+package finebore.formats;
+
+import finebore.found.Measure;
+import finebore.found.SeatReadings;
+import finebore.job.Head;
+import finebore.job.HeadLayout;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/** What was measured of a head as JSON; a reading that was not taken is null. */
+final class HeadJson {
+
+  private HeadJson() {}
+
+  static Head read(Node n) {
+    Map<String, SeatReadings> readings = new LinkedHashMap<>();
+    n.at("seats")
+        .list(s -> s)
+        .forEach(s -> readings.put(s.at("seat").text(), s.build(HeadJson::seat)));
+    Node layout = n.at("layout");
+    return new Head(
+        n.at("newThicknessMm").optionalNumber(),
+        n.at("thicknessMm").optionalNumber(),
+        n.at("leastThicknessMm").optionalNumber(),
+        n.at("chamberCc").optionalNumber(),
+        n.at("compressionRatio").optionalNumber(),
+        layout.isAbsent() ? Optional.empty() : Optional.of(layout.build(HeadJson::layout)),
+        readings);
+  }
+
+  private static SeatReadings seat(Node n) {
+    Map<Measure, Double> values = new EnumMap<>(Measure.class);
+    for (Measure measure : Measure.values()) {
+      n.at(measure.key()).optionalNumber().ifPresent(v -> values.put(measure, v));
+    }
+    return new SeatReadings(values, n.at("ringMaterial").text());
+  }
+
+  private static HeadLayout layout(Node n) {
+    return new HeadLayout(
+        n.at("cylindersPerHead").whole(),
+        n.at("boreSpacingMm").number(),
+        n.at("fireRingMm").number(),
+        n.at("valveLineDeg").number(),
+        n.at("plugXMm").number(),
+        n.at("plugYMm").number(),
+        n.at("plugMm").number(),
+        n.at("intakeTiltDeg").number(),
+        n.at("exhaustTiltDeg").number());
+  }
+
+  static ObjectNode write(Head head) {
+    ObjectNode n = JsonNodeFactory.instance.objectNode();
+    JobWriter.optional(n, "newThicknessMm", head.newThicknessMm());
+    JobWriter.optional(n, "thicknessMm", head.thicknessMm());
+    JobWriter.optional(n, "leastThicknessMm", head.leastThicknessMm());
+    JobWriter.optional(n, "chamberCc", head.chamberCc());
+    JobWriter.optional(n, "compressionRatio", head.compressionRatio());
+    if (head.layout().isPresent()) {
+      HeadLayout layout = head.layout().get();
+      ObjectNode l = n.putObject("layout");
+      l.put("cylindersPerHead", layout.cylindersPerHead());
+      l.put("boreSpacingMm", layout.boreSpacingMm());
+      l.put("fireRingMm", layout.fireRingMm());
+      l.put("valveLineDeg", layout.valveLineDeg());
+      l.put("plugXMm", layout.plugXMm());
+      l.put("plugYMm", layout.plugYMm());
+      l.put("plugMm", layout.plugMm());
+      l.put("intakeTiltDeg", layout.intakeTiltDeg());
+      l.put("exhaustTiltDeg", layout.exhaustTiltDeg());
+    } else {
+      n.putNull("layout");
+    }
+    ArrayNode seats = n.putArray("seats");
+    new TreeMap<>(head.readings())
+        .forEach(
+            (label, readings) -> {
+              ObjectNode s = seats.addObject();
+              s.put("seat", label);
+              for (Measure measure : Measure.values()) {
+                JobWriter.optional(s, measure.key(), readings.value(measure));
+              }
+              s.put("ringMaterial", readings.ringMaterial());
+            });
+    return n;
+  }
+}

@@ -1,0 +1,88 @@
+package finebore.formats;
+
+import finebore.cutting.Cutter;
+import finebore.seat.Cut;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.json.JsonMapper;
+
+/** A rack of form cutters as JSON: the one that ships with the program, and a shop's own. */
+public final class RackFile {
+
+  private static final String FORMAT = "finebore-rack";
+  private static final int VERSION = 1;
+
+  private RackFile() {}
+
+  /** The rack that ships with the program, invented cutters in the usual stacks. */
+  public static List<Cutter> shipped() {
+    try {
+      return parse(shippedText(), "the shipped rack");
+    } catch (FileProblem e) {
+      throw new IllegalStateException(e.getMessage(), e);
+    }
+  }
+
+  /** The shipped rack as text, for a shop to begin its own with. */
+  public static String shippedText() {
+    try (InputStream in = RackFile.class.getResourceAsStream("rack/rack.json")) {
+      return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /**
+   * Reads a shop's rack.
+   *
+   * @throws FileProblem naming the file, the place and what was expected
+   */
+  public static List<Cutter> read(Path file) throws FileProblem {
+    try {
+      return parse(Files.readString(file), file.toString());
+    } catch (IOException e) {
+      throw new FileProblem(file + " cannot be read: " + e.getMessage(), e);
+    }
+  }
+
+  /** Reads a rack from text; the name stands in messages. */
+  public static List<Cutter> parse(String text, String name) throws FileProblem {
+    try {
+      Node root = new Node(JsonMapper.shared().readTree(text), "");
+      if (!FORMAT.equals(root.at("format").text()) || root.at("version").whole() > VERSION) {
+        throw new FileProblem(
+            name + ": expected format \"" + FORMAT + "\", version at most " + VERSION);
+      }
+      List<Cutter> cutters = root.at("cutters").list(c -> c.build(RackFile::cutter));
+      if (cutters.isEmpty()) {
+        throw new FileProblem(name + ": at cutters: expected at least one cutter");
+      }
+      return cutters;
+    } catch (Node.Misfit e) {
+      throw new FileProblem(name + ": " + e.getMessage(), e);
+    } catch (JacksonException e) {
+      throw new FileProblem(name + " is not JSON: " + e.getOriginalMessage(), e);
+    }
+  }
+
+  private static Cutter cutter(Node n) {
+    return new Cutter(
+        n.at("name").text(),
+        n.at("use").text(),
+        n.at("profile").list(e -> e.build(RackFile::element)),
+        n.at("sealing").whole() - 1);
+  }
+
+  private static Cutter.Element element(Node n) {
+    return n.at("radiusMm").isAbsent()
+        ? new Cutter.Angle(new Cut(n.at("angleDeg").number(), n.at("widthMm").number()))
+        : new Cutter.Arc(
+            n.at("fromDeg").number(), n.at("toDeg").number(), n.at("radiusMm").number());
+  }
+}
