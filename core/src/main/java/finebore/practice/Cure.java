@@ -203,7 +203,8 @@ public sealed interface Cure {
      *
      * @return empty when such a cut would run out above the underhead
      */
-    static java.util.Optional<Cure> leaving(Valve valve, double faceWidthMm, double angleDeg) {
+    public static java.util.Optional<Cure> leaving(
+        Valve valve, double faceWidthMm, double angleDeg) {
       double face = Math.toRadians(valve.faceAngleDeg());
       double back = Math.tan(Math.toRadians(angleDeg));
       double under = Math.tan(Math.toRadians(valve.underhead().angleDeg()));

@@ -161,8 +161,12 @@ public record SeatStudy(
 
   /** Gate, effective area and losses at any lift above 0, as the curve has them at its lifts. */
   public Losses lossesAt(double liftMm, Port port) {
-    return Losses.at(
-        seat.profile(), valveAt(liftMm), setting(pairing, port, Calibration.UNCALIBRATED));
+    return lossesAt(seat, valveAt(liftMm), pairing, port);
+  }
+
+  /** The same of a seat that is not studied as a whole, the valve's wall lifted. */
+  public static Losses lossesAt(SeatSection seat, Profile lifted, Pairing pairing, Port port) {
+    return Losses.at(seat.profile(), lifted, setting(pairing, port, Calibration.UNCALIBRATED));
   }
 
   /** Throat less stem, mm2. */
