@@ -19,6 +19,8 @@ final class EditorColumn extends VBox {
   private final ScrollPane scroll = new ScrollPane();
   private final VBox pairing = new VBox(6);
   private final JobEditor job;
+  private final OperationsPane operations;
+  private final ToggleButton steps = new ToggleButton("Operations");
   private final ToggleButton planned = new ToggleButton("Planned");
   private final ToggleButton found = new ToggleButton("Found");
   private final ToggleButton details = new ToggleButton("Job");
@@ -28,14 +30,15 @@ final class EditorColumn extends VBox {
     super(8);
     this.session = session;
     this.job = new JobEditor(session);
+    this.operations = new OperationsPane(session);
     getStyleClass().addAll("column", "left-column");
     ToggleGroup group = new ToggleGroup();
-    for (ToggleButton button : new ToggleButton[] {planned, found, details}) {
+    for (ToggleButton button : new ToggleButton[] {steps, planned, found, details}) {
       button.setToggleGroup(group);
       button.setMaxWidth(Double.MAX_VALUE);
       button.setId("show-" + button.getText().toLowerCase(java.util.Locale.ROOT));
     }
-    planned.setSelected(true);
+    steps.setSelected(true);
     group
         .selectedToggleProperty()
         .addListener(
@@ -46,7 +49,8 @@ final class EditorColumn extends VBox {
                 choose((ToggleButton) is);
               }
             });
-    HBox tabs = new HBox(4, planned, found, details);
+    HBox tabs = new HBox(2, steps, planned, found, details);
+    tabs.getStyleClass().add("tabs");
 
     pairing
         .getChildren()
@@ -63,12 +67,17 @@ final class EditorColumn extends VBox {
     scroll.setFitToWidth(true);
     scroll.setContent(pairing);
     VBox.setVgrow(scroll, javafx.scene.layout.Priority.ALWAYS);
-    getChildren().addAll(tabs, scroll);
+    VBox.setVgrow(operations, javafx.scene.layout.Priority.ALWAYS);
+    getChildren().addAll(tabs, operations);
     session.work().addListener((o, was, is) -> show(is));
     show(session.work().get());
   }
 
   private void choose(ToggleButton button) {
+    getChildren().set(1, button == steps ? operations : scroll);
+    if (button == steps) {
+      return;
+    }
     scroll.setContent(button == details ? job : pairing);
     if (button != details && session.isShowingFound() != (button == found)) {
       session.showFound(button == found);
@@ -76,7 +85,7 @@ final class EditorColumn extends VBox {
   }
 
   private void show(Work work) {
-    if (!details.isSelected()) {
+    if (!details.isSelected() && !steps.isSelected()) {
       (work.showFound() ? found : planned).setSelected(true);
     }
     underhead.setText(

@@ -1,8 +1,10 @@
 package finebore.desk.session;
 
+import finebore.cutting.Cutter;
 import finebore.formats.FileProblem;
 import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
+import finebore.formats.RackFile;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.job.Pairing;
@@ -42,6 +44,7 @@ public final class JobSession {
   private Job saved;
   private boolean showFound;
   private OptionalInt steps = OptionalInt.empty();
+  private List<Cutter> rack = RackFile.shipped();
 
   public JobSession(JobDocument document, Optional<Path> file) {
     load(document, file);
@@ -144,6 +147,21 @@ public final class JobSession {
   /** Changes the plan of the seat looked at: its own, or its group's. */
   public void editPlan(String gesture, UnaryOperator<Plan> change) {
     edit(gesture, job -> job.withPlan(seat.get(), change.apply(job.planOf(seat.get()))));
+  }
+
+  /** After how many operations the metal is looked at; empty is after all of them. */
+  public OptionalInt lookedAfter() {
+    return steps;
+  }
+
+  /** The cutters to choose from. */
+  public List<Cutter> rack() {
+    return rack;
+  }
+
+  /** Takes a shop's own cutters. */
+  public void useRack(List<Cutter> cutters) {
+    rack = List.copyOf(cutters);
   }
 
   /** Looks at the metal after so many operations; empty is after all of them. */
