@@ -10,6 +10,7 @@ module finebore.core {
   exports finebore.valve;
   exports finebore.cutting;
   exports finebore.found;
+  exports finebore.head;
   exports finebore.suggest;
   exports finebore.flow;
   exports finebore.practice;

@@ -13,8 +13,6 @@ import finebore.job.Port;
 import finebore.practice.Finding.Severity;
 import finebore.seat.Seat;
 import finebore.seat.ShownCut;
-import finebore.section.Point;
-import finebore.section.Region;
 import finebore.section.Surface.Part;
 import finebore.study.PlanStudy;
 import finebore.study.ReadingKind;
@@ -294,13 +292,8 @@ public final class PlanFindings {
 
   /** Wanted surfaces that stand above the metal that is there. */
   private void lacks() {
-    Region ideal = region(study.ideal().profile().points());
-    Region there = region(study.cutting().metal().wall().points());
     double throat = study.finished().pairing().seat().throatDiameterMm();
-    double low = lowestCut();
-    double edgeR = wanted.outsideDiameterMm() / 2;
-    Region zone = ideal.minus(there).and(Region.box(0, edgeR, low, -wanted.depthMm() + 0.001));
-    if (zone.areaMm2() > LACK_MM2) {
+    if (study.lacking().areaMm2() > LACK_MM2) {
       boolean large = throat > wanted.throatDiameterMm() + 0.05;
       fault(
           "metal",
@@ -314,21 +307,6 @@ public final class PlanFindings {
           "Metal only comes off: a bigger valve over the same throat, or a new ring, brings it back.",
           large ? biggerValve(throat) : newRing());
     }
-  }
-
-  private double lowestCut() {
-    double low = -wanted.depthMm();
-    for (int k = wanted.sealing(); k < wanted.cuts().size(); k++) {
-      low -= wanted.cuts().get(k).heightMm();
-    }
-    return low;
-  }
-
-  private static Region region(List<Point> wall) {
-    List<Point> outline = new ArrayList<>(wall);
-    outline.addFirst(new Point(500, wall.getFirst().z()));
-    outline.add(new Point(500, wall.getLast().z()));
-    return Region.inside(outline);
   }
 
   private Optional<Cure> biggerValve(double throatMm) {

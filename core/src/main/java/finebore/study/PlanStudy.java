@@ -13,7 +13,11 @@ import finebore.job.Group;
 import finebore.job.Job;
 import finebore.job.Plan;
 import finebore.job.Port;
+import finebore.seat.Seat;
 import finebore.seat.SeatSection;
+import finebore.section.Point;
+import finebore.section.Profile;
+import finebore.section.Region;
 import finebore.section.Tolerance;
 import java.util.ArrayList;
 import java.util.List;
@@ -99,7 +103,30 @@ public record PlanStudy(
   }
 
   /**
-   * Metal that went, and metal the wanted seat would need and is not there.
+   * Metal that the wanted seat would need from its sealing cut down to its last one, and that is
+   * not there.
+   */
+  public Region lacking() {
+    Seat wanted = ideal.seat();
+    double low = -wanted.depthMm();
+    for (int k = wanted.sealing(); k < wanted.cuts().size(); k++) {
+      low -= wanted.cuts().get(k).heightMm();
+    }
+    return solid(ideal.profile())
+        .minus(solid(cutting.metal().wall()))
+        .and(Region.box(0, wanted.outsideDiameterMm() / 2, low, -wanted.depthMm() + 0.001));
+  }
+
+  /** All metal outside a wall, far out. */
+  private static Region solid(Profile wall) {
+    List<Point> outline = new ArrayList<>(wall.points());
+    outline.addFirst(new Point(500, outline.getFirst().z()));
+    outline.add(new Point(500, outline.getLast().z()));
+    return Region.inside(outline);
+  }
+
+  /**
+   * Metal that went, and metal that a ring put in.
    *
    * @param step which operation's, from 1, or 0 for none; less than 0 for all of them
    */

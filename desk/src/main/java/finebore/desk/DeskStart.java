@@ -3,6 +3,7 @@ package finebore.desk;
 import finebore.desk.session.DeskFolder;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.Recovery;
+import finebore.desk.session.ShopRack;
 import finebore.desk.shell.FilePicker;
 import finebore.desk.shell.MainWindow;
 import finebore.desk.theme.Theme;
@@ -41,9 +42,12 @@ final class DeskStart {
     Theme.loadFonts();
     Stage stage = new Stage();
     Recovery recovery = new Recovery(folder);
+    ShopRack rack = ShopRack.in(folder);
+    session.useRack(rack.cutters());
     MainWindow window =
         new MainWindow(
             stage, folder, session, recovery, FilePicker.ofSystem(stage), folder.theme());
+    rack.problem().ifPresent(window::tell);
     if (welcome) {
       window.welcome();
     }

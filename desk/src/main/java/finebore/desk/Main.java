@@ -42,8 +42,16 @@ public final class Main {
     @Option(names = "--shot", paramLabel = "OUT.png", description = "Writes a picture and exits.")
     private Path shot;
 
-    @Option(names = "--station", defaultValue = "plan", description = "Which station; plan.")
+    @Option(
+        names = "--station",
+        defaultValue = "plan",
+        description = "Which view: found, plan, variants or suggest.")
     private String station;
+
+    @Option(
+        names = "--operation",
+        description = "Shows the metal after so many operations; 0 is as found.")
+    private Integer operation;
 
     @Option(
         names = "--seat",
@@ -83,8 +91,9 @@ public final class Main {
         DeskStart.open(Optional.of(document), file);
         return 0;
       }
-      if (!station.equals("plan")) {
-        throw new FileProblem("--station: expected plan, found " + station);
+      if (!List.of("found", "plan", "variants", "suggest").contains(station)) {
+        throw new FileProblem(
+            "--station: expected found, plan, variants or suggest, found " + station);
       }
       if (!theme.equals("paper") && !theme.equals("dark")) {
         throw new FileProblem("--theme: expected paper or dark, found " + theme);
@@ -99,7 +108,9 @@ public final class Main {
               Optional.ofNullable(units),
               lift,
               found,
-              text));
+              text,
+              station,
+              Optional.ofNullable(operation)));
       return 0;
     }
   }
@@ -109,9 +120,19 @@ public final class Main {
   static final class Demo implements Callable<Integer> {
     @CommandLine.Mixin private Picture picture;
 
+    @Option(
+        names = "--job",
+        defaultValue = "skarn-1.6",
+        description = "Which demo job: skarn-1.6, tuff-650 or gabbro-4.2.")
+    private String job;
+
     @Override
     public Integer call() throws FileProblem {
-      return picture.run(JobDocument.fresh(JobFile.demo()), Optional.empty());
+      if (!JobFile.demoNames().contains(job)) {
+        throw new FileProblem(
+            "--job: expected one of " + String.join(", ", JobFile.demoNames()) + ", found " + job);
+      }
+      return picture.run(JobDocument.fresh(JobFile.demo(job)), Optional.empty());
     }
   }
 

@@ -16,6 +16,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
 import javafx.application.Platform;
@@ -38,7 +39,9 @@ final class Shot {
       Optional<String> units,
       String lift,
       boolean found,
-      int text) {}
+      int text,
+      String station,
+      Optional<Integer> operation) {}
 
   static void take(Path out, View view) throws FileProblem {
     if (!view.size().matches("\\d{3,4}x\\d{3,4}")) {
@@ -83,6 +86,7 @@ final class Shot {
       JobSession session = new JobSession(unitsOf(view), Optional.empty());
       session.select(place);
       session.showFound(view.found());
+      view.operation().ifPresent(k -> session.lookAfter(OptionalInt.of(k)));
       Stage stage = new Stage();
       MainWindow window =
           new MainWindow(
@@ -93,6 +97,7 @@ final class Shot {
               FilePicker.ofSystem(stage),
               view.theme());
       window.plan().section().liftProperty().set(lift);
+      window.show(view.station());
       String[] size = view.size().split("x");
       stage.setWidth(Integer.parseInt(size[0]));
       stage.setHeight(Integer.parseInt(size[1]));

@@ -7,12 +7,16 @@ import finebore.seat.Cut;
 import finebore.seat.ShownCut;
 import finebore.section.Point;
 import finebore.section.Profile;
+import finebore.section.Region;
 import finebore.section.Surface.Part;
 import finebore.study.ReadingKind;
 import finebore.units.UnitSystem;
 import finebore.valve.Valve;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
@@ -97,6 +101,8 @@ final class DimensionPainter {
                 false));
       }
     }
+    water().ifPresent(labels::add);
+    bridge().ifPresent(labels::add);
     work.shown()
         .seated()
         .ifPresent(
@@ -108,6 +114,53 @@ final class DimensionPainter {
                         palette.blue(),
                         false)));
     return labels;
+  }
+
+  /** The thinnest wall before the water. */
+  private Optional<Leaders.Wanted<Label>> water() {
+    Profile wall = work.shown().seat().profile();
+    return work.plan().metal().water().stream()
+        .map(w -> w.line().get(1))
+        .min(Comparator.comparingDouble(p -> Region.distance(wall.points(), List.of(p))))
+        .map(
+            p ->
+                limited(
+                    p,
+                    "water",
+                    Region.distance(wall.points(), List.of(p)),
+                    ReadingKind.WATER,
+                    "thin"));
+  }
+
+  /** The metal before the neighbour's ring, where this seat has one as well. */
+  private Optional<Leaders.Wanted<Label>> bridge() {
+    OptionalDouble bridge = work.planned().reading(ReadingKind.BRIDGE);
+    if (bridge.isEmpty() || work.showFound()) {
+      return Optional.empty();
+    }
+    return work.plan()
+        .cutting()
+        .metal()
+        .ring()
+        .map(
+            r ->
+                limited(
+                    new Point(r.outsideDiameterMm() / 2, r.floorZ() + 0.5 * r.heightMm()),
+                    "next ring",
+                    bridge.getAsDouble(),
+                    ReadingKind.BRIDGE,
+                    "thin"));
+  }
+
+  private Leaders.Wanted<Label> limited(
+      Point at, String what, double mm, ReadingKind kind, String under) {
+    boolean low =
+        work.practice().wanted(work.port(), kind).filter(r -> mm < r.min() - 1e-9).isPresent();
+    return want(
+        at,
+        what + " " + mm(mm) + (low ? " " + under : ""),
+        low ? palette.vermilion() : palette.text(),
+        low);
   }
 
   private static int segmentOf(Profile wall, int cut) {

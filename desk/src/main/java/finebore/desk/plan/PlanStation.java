@@ -165,6 +165,9 @@ public final class PlanStation extends BorderPane {
     strip.requestLayout();
   }
 
+  /** Shows a part of the station: plan, variants or suggest. */
+  public void show(String view) {}
+
   /** The section, for keys that belong to it. */
   public SectionView section() {
     return section;
@@ -173,14 +176,7 @@ public final class PlanStation extends BorderPane {
   private void show(Work work) {
     double top = Math.max(work.job().test().liftsMm().getLast(), work.group().cam().maxLiftMm());
     lever.setMax(top);
-    title.setText(
-        session.seat().get().label()
-            + "  "
-            + work.port().word()
-            + (work.showFound() ? " as found" : " as planned")
-            + ", all "
-            + work.job().engine().seats().stream().filter(s -> s.port() == work.port()).count()
-            + " alike");
+    title.setText(session.seat().get().label() + "  " + work.port().word() + state(work));
     boolean tries = session.tried().get().isPresent();
     trying.setVisible(tries);
     trying.setManaged(tries);
@@ -192,6 +188,23 @@ public final class PlanStation extends BorderPane {
                 tryingText.setText(
                     "Trying: " + cure.words(work.job().units()) + ". Nothing is changed yet."));
     showLift();
+  }
+
+  private static String state(Work work) {
+    if (work.showFound()) {
+      return " as found";
+    }
+    if (work.isScrubbed()) {
+      return work.steps() == 0
+          ? ", found metal under the planned valve"
+          : " after operation " + work.steps();
+    }
+    boolean own = work.job().isException(work.place());
+    long alike =
+        work.job().engine().seats().stream()
+            .filter(s -> s.port() == work.port() && !work.job().isException(s))
+            .count();
+    return " as planned" + (own ? ", an exception" : ", all " + alike + " alike");
   }
 
   private void showLift() {

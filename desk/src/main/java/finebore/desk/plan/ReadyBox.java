@@ -5,6 +5,7 @@ import finebore.desk.session.Work;
 import finebore.job.Overrule;
 import finebore.practice.Finding;
 import java.util.List;
+import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
@@ -34,7 +35,7 @@ final class ReadyBox extends VBox {
     this.session = session;
     ready.setId("ready");
     ready.setTooltip(new Tooltip("Any change of the plan takes the mark off"));
-    ready.setOnAction(e -> session.editPlan("", p -> p.withReady(ready.isSelected())));
+    ready.setOnAction(e -> mark());
     why.setId("ready-why");
     why.setWrapText(true);
     why.setMinHeight(Region.USE_PREF_SIZE);
@@ -49,6 +50,19 @@ final class ReadyBox extends VBox {
     asking = new HBox(4, reason, overrule);
     asking.setAlignment(Pos.CENTER_LEFT);
     getChildren().addAll(ready, why, asking, record);
+  }
+
+  /** A plan holds for all seats that follow it, so a fault of any of them stands in the way. */
+  private void mark() {
+    Optional<String> blocked = ready.isSelected() ? session.blocked() : Optional.empty();
+    if (blocked.isPresent()) {
+      ready.setSelected(false);
+      why.setText("✗ " + blocked.get());
+      why.setVisible(true);
+      why.setManaged(true);
+    } else {
+      session.editPlan("", p -> p.withReady(ready.isSelected()));
+    }
   }
 
   void show(Work work) {

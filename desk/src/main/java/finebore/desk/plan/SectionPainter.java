@@ -47,9 +47,13 @@ final class SectionPainter {
     axis();
     SeatSection section = work.shown().seat();
     metal(section.profile());
+    MetalPainter about = new MetalPainter(sheet);
+    about.rings();
     if (!work.showFound()) {
       difference();
     }
+    about.runout();
+    about.water();
     valve(liftMm);
     contact();
     if (liftMm > 0 && work.shown().seated().isPresent()) {
@@ -98,7 +102,7 @@ final class SectionPainter {
       g.setFill(Hatch.of(palette.vermilion(), false, 6, 1.2));
       g.fill();
     }
-    for (List<Point> outline : work.difference().missing()) {
+    for (List<Point> outline : work.plan().lacking().outlines()) {
       path(outline, true);
       g.setFill(palette.amber().deriveColor(0, 1, 1, 0.25));
       g.fill();

@@ -63,6 +63,11 @@ public final class DeskFolder {
             .resolve("finebore"));
   }
 
+  /** A file of this folder. */
+  Path file(String name) {
+    return folder.resolve(name);
+  }
+
   private Path settingsFile() {
     return folder.resolve("settings.properties");
   }

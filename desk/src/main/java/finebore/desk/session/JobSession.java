@@ -10,6 +10,8 @@ import finebore.job.Job;
 import finebore.job.Pairing;
 import finebore.job.Plan;
 import finebore.practice.Cure;
+import finebore.practice.PlanFindings;
+import finebore.study.PlanStudy;
 import finebore.units.UnitSystem;
 import java.nio.file.Path;
 import java.util.List;
@@ -162,6 +164,28 @@ public final class JobSession {
   /** Takes a shop's own cutters. */
   public void useRack(List<Cutter> cutters) {
     rack = List.copyOf(cutters);
+  }
+
+  /**
+   * What keeps the plan looked at from being marked ready, over all seats that follow it: the
+   * seat's label and the fault. Empty when nothing does.
+   */
+  public Optional<String> blocked() {
+    Plan plan = job().planOf(seat.get());
+    for (SeatPlace place : job().engine().seats()) {
+      if (place.port() != seat.get().port()
+          || !place.equals(seat.get())
+              && (job().isException(place) || job().isException(seat.get()))) {
+        continue;
+      }
+      PlanStudy study = PlanStudy.of(job(), place, plan, Optional.of(work.get().plan().found()));
+      var faults =
+          PlanFindings.blockers(PlanFindings.of(study, work.get().practice(), job().units()));
+      if (!faults.isEmpty()) {
+        return Optional.of(place.label() + ": " + faults.getFirst().what());
+      }
+    }
+    return Optional.empty();
   }
 
   /** Looks at the metal after so many operations; empty is after all of them. */

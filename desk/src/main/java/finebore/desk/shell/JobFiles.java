@@ -83,9 +83,9 @@ final class JobFiles {
     }
   }
 
-  void openDemo() {
+  void openDemo(String name) {
     if (mayLeave()) {
-      take(JobDocument.fresh(JobFile.demo()), Optional.empty());
+      take(JobDocument.fresh(JobFile.demo(name)), Optional.empty());
     }
   }
 

@@ -1,11 +1,13 @@
 package finebore.desk.shell;
 
+import finebore.desk.found.FoundStation;
 import finebore.desk.plan.PlanStation;
 import finebore.desk.session.DeskFolder;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.Recovery;
 import finebore.desk.theme.Palette;
 import finebore.desk.theme.Theme;
+import finebore.formats.JobFile;
 import finebore.job.Job;
 import finebore.units.UnitSystem;
 import java.nio.file.Path;
@@ -42,6 +44,9 @@ public final class MainWindow {
   private final BorderPane frame = new BorderPane();
   private final Scene scene;
   private final PlanStation plan;
+  private final FoundStation found;
+  private final ToggleButton foundButton = station("Found", "Found station (1)");
+  private final ToggleButton planButton = station("Plan", "Plan station (2)");
   private final SeatStrip seats;
   private final Label jobTitle = new Label();
   private final Tooltip jobTip = new Tooltip();
@@ -71,6 +76,7 @@ public final class MainWindow {
     this.textScale = folder.textScale();
     this.seats = new SeatStrip(session, this::palette);
     this.plan = new PlanStation(session, this::palette, () -> textScale);
+    this.found = new FoundStation(session, this::palette, () -> textScale);
     this.files =
         new JobFiles(
             session,
@@ -119,10 +125,26 @@ public final class MainWindow {
     return plan;
   }
 
+  /** Shows a view by its name: found, plan, and within the plan variants or suggest. */
+  public void show(String view) {
+    showStation(view.equals("found"));
+    plan.show(view);
+  }
+
+  private void showStation(boolean showFound) {
+    found.setShown(showFound);
+    foundButton.setSelected(showFound);
+    planButton.setSelected(!showFound);
+    if (welcome.isEmpty()) {
+      frame.setCenter(showFound ? found : plan);
+    }
+  }
+
   private void look() {
     theme.applyTo(scene, textScale);
     seats.paint();
     plan.restyle();
+    found.restyle();
   }
 
   private HBox topBar() {
@@ -173,20 +195,25 @@ public final class MainWindow {
     return button;
   }
 
-  private VBox rail() {
-    ToggleButton station = new ToggleButton("Plan");
-    station.setId("station-plan");
-    station.setSelected(true);
-    station.setOnAction(e -> station.setSelected(true));
+  private static ToggleButton station(String words, String tip) {
+    ToggleButton station = new ToggleButton(words);
+    station.setId("station-" + words.toLowerCase(java.util.Locale.ROOT));
     station.getStyleClass().add("rail-button");
-    station.setTooltip(new Tooltip("Plan station (2)"));
+    station.setTooltip(new Tooltip(tip));
+    return station;
+  }
+
+  private VBox rail() {
+    foundButton.setOnAction(e -> goTo(true));
+    planButton.setOnAction(e -> goTo(false));
+    planButton.setSelected(true);
     Region gap = new Region();
     VBox.setVgrow(gap, Priority.ALWAYS);
     Button look = button("◐", "theme", "Dark or paper look (Ctrl D)", this::switchTheme);
     look.getStyleClass().add("rail-button");
     Button keys = button("F1", "help", "Keys (F1)", this::showSheet);
     keys.getStyleClass().add("rail-button");
-    VBox rail = new VBox(6, station, gap, look, keys);
+    VBox rail = new VBox(6, foundButton, planButton, gap, look, keys);
     rail.getStyleClass().add("rail");
     return rail;
   }
@@ -205,7 +232,7 @@ public final class MainWindow {
             item("New   (Ctrl N)", files::newJob),
             item("Open ...   (Ctrl O)", files::open),
             recent,
-            item("Open the demo job", files::openDemo),
+            demos(),
             new SeparatorMenuItem(),
             item("Save   (Ctrl S)", files::save),
             item("Save as ...   (Ctrl Shift S)", files::saveAs),
@@ -214,6 +241,14 @@ public final class MainWindow {
             item("Larger text   (Ctrl +)", () -> scaleText(0.1)),
             item("Smaller text   (Ctrl −)", () -> scaleText(-0.1)),
             item("Close", this::close));
+  }
+
+  private Menu demos() {
+    Menu demos = new Menu("Demo jobs");
+    for (String name : JobFile.demoNames()) {
+      demos.getItems().add(item(JobFile.demo(name).name(), () -> files.openDemo(name)));
+    }
+    return demos;
   }
 
   private static MenuItem item(String words, Runnable action) {
@@ -311,12 +346,24 @@ public final class MainWindow {
       session.showFound(false);
     } else if (e.getCode() == KeyCode.O) {
       session.showFound(true);
-    } else if (e.getCode() == KeyCode.DIGIT2) {
-      plan.section().requestFocus();
+    } else if (e.getCode() == KeyCode.DIGIT1 || e.getCode() == KeyCode.NUMPAD1) {
+      goTo(true);
+    } else if (e.getCode() == KeyCode.DIGIT2 || e.getCode() == KeyCode.NUMPAD2) {
+      goTo(false);
     } else {
       return;
     }
     e.consume();
+  }
+
+  /** Goes to a station and puts the keyboard where its work begins. */
+  private void goTo(boolean toFound) {
+    showStation(toFound);
+    if (toFound) {
+      found.focus();
+    } else {
+      plan.section().requestFocus();
+    }
   }
 
   private void showSheet() {
@@ -361,7 +408,7 @@ public final class MainWindow {
 
   private void endWelcome() {
     welcome = Optional.empty();
-    frame.setCenter(plan);
+    showStation(foundButton.isSelected());
     seats.setVisible(true);
     jobTitle.setVisible(true);
   }
@@ -396,6 +443,11 @@ public final class MainWindow {
         Banner.Kind.OFFER,
         restore,
         drop);
+  }
+
+  /** Says something above the station. */
+  public void tell(String words) {
+    banner.say(words, Banner.Kind.PROBLEM);
   }
 
   /** Opens a job file; one that cannot be taken is said so and the open job stays. */

@@ -1,6 +1,7 @@
 package finebore.desk.shell;
 
 import finebore.desk.session.JobSession;
+import finebore.desk.session.SeatState;
 import finebore.desk.theme.Palette;
 import finebore.desk.theme.Theme;
 import finebore.job.Engine.SeatPlace;
@@ -46,12 +47,12 @@ final class SeatStrip extends HBox {
   }
 
   /** What the strip shows; while that stays the same it is left alone. */
-  private record Shown(List<SeatPlace> seats, SeatPlace here, List<State> states) {
+  private record Shown(List<SeatPlace> seats, SeatPlace here, List<SeatState> states) {
     static Shown of(JobSession session) {
       Job job = session.job();
       List<SeatPlace> seats = job.engine().seats();
       return new Shown(
-          seats, session.seat().get(), seats.stream().map(s -> State.of(job, s)).toList());
+          seats, session.seat().get(), seats.stream().map(s -> SeatState.of(job, s)).toList());
     }
   }
 
@@ -84,7 +85,7 @@ final class SeatStrip extends HBox {
     Button button = new Button("", canvas);
     button.setId("seat-" + place.label());
     button.getStyleClass().add("seat-ring");
-    String state = State.of(session.job(), place).words();
+    String state = SeatState.of(session.job(), place).words();
     button.setAccessibleText(place.label() + ", " + state);
     button.setTooltip(
         new Tooltip(
@@ -111,7 +112,7 @@ final class SeatStrip extends HBox {
     g.setStroke(colours.line());
     g.setLineWidth(4);
     g.strokeOval(c - r, c - r, 2 * r, 2 * r);
-    double part = State.of(session.job(), place).part();
+    double part = SeatState.of(session.job(), place).part();
     g.setStroke(colours.blue());
     g.strokeArc(c - r, c - r, 2 * r, 2 * r, 90, -360 * part, ArcType.OPEN);
     g.setFill(here ? colours.panel() : colours.text());

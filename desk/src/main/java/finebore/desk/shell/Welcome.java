@@ -1,6 +1,7 @@
 package finebore.desk.shell;
 
 import finebore.formats.JobFile;
+import finebore.job.Job;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.function.Consumer;
@@ -15,20 +16,31 @@ import javafx.scene.layout.VBox;
 final class Welcome extends StackPane {
 
   Welcome(
-      Runnable demo, Runnable fresh, Runnable open, List<Path> recent, Consumer<Path> openFile) {
+      Consumer<String> demo,
+      Runnable fresh,
+      Runnable open,
+      List<Path> recent,
+      Consumer<Path> openFile) {
     setId("welcome");
     Label title = new Label("Fine Bore");
     title.getStyleClass().add("title");
     Label about = new Label("Plan a valve seat and see what it does to low and mid-lift flow.");
     about.getStyleClass().add("muted");
-    Button tryDemo = button("Open the demo job, " + JobFile.demo().name(), "welcome-demo", demo);
-    tryDemo.setDefaultButton(true);
-    VBox sheet =
-        new VBox(
-            10,
-            title,
-            about,
-            tryDemo,
+    VBox sheet = new VBox(10, title, about);
+    for (String name : JobFile.demoNames()) {
+      Job job = JobFile.demo(name);
+      boolean first = name.equals(JobFile.demoNames().getFirst());
+      Button tryDemo =
+          button(
+              "Open the demo job " + job.name() + ", " + job.purpose(),
+              first ? "welcome-demo" : "welcome-" + name,
+              () -> demo.accept(name));
+      tryDemo.setDefaultButton(first);
+      sheet.getChildren().add(tryDemo);
+    }
+    sheet
+        .getChildren()
+        .addAll(
             button("Begin a new job", "welcome-new", fresh),
             button("Open a job file ...", "welcome-open", open));
     for (Path file : recent) {

@@ -103,6 +103,10 @@ public final class Palette {
     return role("green");
   }
 
+  public Color amberWash() {
+    return role("amber-wash");
+  }
+
   public Color greenWash() {
     return role("green-wash");
   }

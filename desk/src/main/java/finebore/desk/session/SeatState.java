@@ -1,24 +1,26 @@
-package finebore.desk.shell;
+package finebore.desk.session;
 
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 
 /** How far the work on a seat has come. */
-enum State {
-  OPEN("not measured", 0.1),
-  FOUND("measured", 0.2),
-  PLANNED("planned", 0.3),
-  READY("plan marked ready", 0.4);
+public enum SeatState {
+  OPEN("-", "not measured", 0.1),
+  FOUND("M", "measured", 0.2),
+  PLANNED("P", "planned", 0.3),
+  READY("R", "plan marked ready", 0.4);
 
+  private final String letter;
   private final String words;
   private final double part;
 
-  State(String words, double part) {
+  SeatState(String letter, String words, double part) {
+    this.letter = letter;
     this.words = words;
     this.part = part;
   }
 
-  static State of(Job job, SeatPlace place) {
+  public static SeatState of(Job job, SeatPlace place) {
     if (job.planOf(place).ready()) {
       return READY;
     }
@@ -28,12 +30,17 @@ enum State {
     return job.head().readingsOf(place.label()).isEmpty() ? OPEN : FOUND;
   }
 
-  String words() {
+  /** One letter for it. */
+  public String letter() {
+    return letter;
+  }
+
+  public String words() {
     return words;
   }
 
   /** How much of the ring it fills, of the five stations. */
-  double part() {
+  public double part() {
     return part;
   }
 }

@@ -1,0 +1,125 @@
+package finebore.head;
+
+import finebore.job.Engine;
+import finebore.job.Engine.SeatPlace;
+import finebore.job.Group;
+import finebore.job.HeadLayout;
+import finebore.job.Job;
+import finebore.job.Port;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * The head seen from the chamber, to scale: x along the head, y across it toward the exhausts, mm.
+ *
+ * @param bores every bore, head by head
+ * @param valves every valve
+ */
+public record HeadPlan(List<Bore> bores, List<ValvePlace> valves) {
+
+  /** A place in the plan view, mm. */
+  public record Spot(double x, double y) {
+    Spot plus(double dx, double dy) {
+      return new Spot(x + dx, y + dy);
+    }
+
+    public double distanceTo(Spot other) {
+      return Math.hypot(other.x - x, other.y - y);
+    }
+  }
+
+  /**
+   * A bore with what belongs to it.
+   *
+   * @param cylinder number from 1
+   */
+  public record Bore(
+      int cylinder, Spot centre, double boreMm, double fireRingMm, Spot plug, double plugMm) {}
+
+  /**
+   * A valve.
+   *
+   * @param headMm diameter of its head as planned
+   * @param throatMm throat as found
+   * @param tiltDeg lean of its guide, positive toward the exhaust side
+   */
+  public record ValvePlace(
+      SeatPlace place, Spot centre, double headMm, double throatMm, double tiltDeg) {}
+
+  /** Room between two heads that stand side by side, in bores. */
+  private static final double BETWEEN_HEADS = 1.5;
+
+  /** Room left between valves of a kind where nobody has measured it, mm. */
+  private static final double APART_MM = 2;
+
+  public HeadPlan {
+    bores = List.copyOf(bores);
+    valves = List.copyOf(valves);
+  }
+
+  /**
+   * Lays a job's head out. Intake and exhaust of a cylinder lie as far from the bore's axis and
+   * from each other as was measured, on the side away from the plug; what was not measured is taken
+   * from the valves' sizes.
+   */
+  public static HeadPlan of(Job job) {
+    HeadLayout layout = job.layout();
+    Engine engine = job.engine();
+    List<Bore> bores = new ArrayList<>();
+    List<ValvePlace> valves = new ArrayList<>();
+    for (int cylinder = 1; cylinder <= engine.cylinders(); cylinder++) {
+      int row = (cylinder - 1) / layout.cylindersPerHead();
+      int column = (cylinder - 1) % layout.cylindersPerHead();
+      Spot centre =
+          new Spot(column * layout.boreSpacingMm(), -row * BETWEEN_HEADS * engine.boreMm());
+      bores.add(
+          new Bore(
+              cylinder,
+              centre,
+              engine.boreMm(),
+              layout.fireRingMm(),
+              centre.plus(layout.plugXMm(), layout.plugYMm()),
+              layout.plugMm()));
+      for (SeatPlace place : engine.seats()) {
+        if (place.cylinder() == cylinder) {
+          valves.add(valve(job, place, centre));
+        }
+      }
+    }
+    return new HeadPlan(bores, valves);
+  }
+
+  private static ValvePlace valve(Job job, SeatPlace place, Spot bore) {
+    HeadLayout layout = job.layout();
+    Group intake = job.intake();
+    Group exhaust = job.exhaust();
+    double spacing =
+        job.engine()
+            .valveSpacingMm()
+            .orElse(
+                (intake.planned().valve().headDiameterMm()
+                            + exhaust.planned().valve().headDiameterMm())
+                        / 2
+                    + APART_MM);
+    double toIntake = intake.axisFromBoreMm().orElse(spacing / 2);
+    double toExhaust = exhaust.axisFromBoreMm().orElse(spacing / 2);
+    double along =
+        (toExhaust * toExhaust - toIntake * toIntake - spacing * spacing) / (2 * spacing);
+    double beside = Math.sqrt(Math.max(0, toIntake * toIntake - along * along));
+    double angle = Math.toRadians(layout.valveLineDeg());
+    double ux = Math.cos(angle);
+    double uy = Math.sin(angle);
+    boolean plugLeft = -uy * layout.plugXMm() + ux * layout.plugYMm() > 0;
+    double q = plugLeft ? -beside : beside;
+    double p = place.port() == Port.INTAKE ? along : along + spacing;
+    Group group = job.group(place.port());
+    double head = job.planOf(place).wanted().valve().headDiameterMm();
+    int count = job.engine().valvesPerCylinder(place.port());
+    int which = count == 1 ? 0 : place.label().charAt(place.label().length() - 1) - 'a';
+    double spread = (which - (count - 1) / 2.0) * (head + APART_MM);
+    double sideways = count == 1 ? q : spread;
+    Spot centre = bore.plus(p * ux - sideways * uy, p * uy + sideways * ux);
+    double tilt = place.port() == Port.INTAKE ? layout.intakeTiltDeg() : layout.exhaustTiltDeg();
+    return new ValvePlace(place, centre, head, group.found().seat().throatDiameterMm(), tilt);
+  }
+}

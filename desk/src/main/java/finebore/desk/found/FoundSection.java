@@ -1,0 +1,37 @@
+package finebore.desk.found;
+
+import finebore.desk.controls.DrawnRegion;
+import finebore.desk.plan.SeatDrawing;
+import finebore.desk.session.JobSession;
+import finebore.desk.session.Work;
+import finebore.desk.theme.Palette;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.function.Supplier;
+import javafx.scene.canvas.GraphicsContext;
+
+/** The section of the seat being measured, which grows with its readings. */
+final class FoundSection extends DrawnRegion {
+
+  private final JobSession session;
+  private final Supplier<Palette> palette;
+  private final Supplier<Double> textScale;
+
+  FoundSection(JobSession session, Supplier<Palette> palette, Supplier<Double> textScale) {
+    super("found-section", "Section of the seat as found");
+    this.session = session;
+    this.palette = palette;
+    this.textScale = textScale;
+    setMinSize(220, 160);
+  }
+
+  @Override
+  protected void draw(GraphicsContext g, double width, double height) {
+    Work work =
+        Work.of(
+            session.job(),
+            new Work.View(session.seat().get(), true, OptionalInt.empty()),
+            Optional.of(session.work().get()));
+    SeatDrawing.draw(g, work, palette.get(), width, height, 12 * textScale.get());
+  }
+}

@@ -1,0 +1,203 @@
+package finebore.desk.found;
+
+import finebore.desk.controls.DrawnRegion;
+import finebore.desk.session.JobSession;
+import finebore.desk.session.SeatState;
+import finebore.desk.theme.Palette;
+import finebore.desk.theme.Theme;
+import finebore.head.HeadPlan;
+import finebore.head.HeadPlan.Bore;
+import finebore.head.HeadPlan.Spot;
+import finebore.head.HeadPlan.ValvePlace;
+import finebore.job.Job;
+import finebore.units.UnitSystem;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Supplier;
+import javafx.geometry.VPos;
+import javafx.scene.AccessibleRole;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.paint.Color;
+import javafx.scene.text.TextAlignment;
+
+/**
+ * The head from the chamber side, to scale: bores, fire rings, plugs, and every seat in the colour
+ * and with the letter of its state. A press chooses a seat.
+ */
+final class HeadPlanView extends DrawnRegion {
+
+  private final JobSession session;
+  private final Supplier<Palette> palette;
+  private final Supplier<Double> textScale;
+  private final Supplier<Set<String>> doubtful;
+  private double scale;
+  private double left;
+  private double top;
+
+  /**
+   * The view.
+   *
+   * @param doubtful labels of the seats whose readings something is to be said about
+   */
+  HeadPlanView(
+      JobSession session,
+      Supplier<Palette> palette,
+      Supplier<Double> textScale,
+      Supplier<Set<String>> doubtful) {
+    super("head-plan", "Plan view of the head");
+    this.session = session;
+    this.palette = palette;
+    this.textScale = textScale;
+    this.doubtful = doubtful;
+    setAccessibleRole(AccessibleRole.IMAGE_VIEW);
+    setMinSize(220, 150);
+    addEventHandler(MouseEvent.MOUSE_PRESSED, this::pressed);
+  }
+
+  private void pressed(MouseEvent e) {
+    requestFocus();
+    at(e.getX(), e.getY()).ifPresent(v -> session.select(v.place()));
+  }
+
+  private Optional<ValvePlace> at(double x, double y) {
+    return HeadPlan.of(session.job()).valves().stream()
+        .filter(v -> Math.hypot(x(v.centre()) - x, y(v.centre()) - y) <= v.headMm() / 2 * scale)
+        .findFirst();
+  }
+
+  private double x(Spot spot) {
+    return left + spot.x() * scale;
+  }
+
+  private double y(Spot spot) {
+    return top - spot.y() * scale;
+  }
+
+  private void fit(HeadPlan plan, double w, double h) {
+    double lowX = Double.POSITIVE_INFINITY;
+    double highX = Double.NEGATIVE_INFINITY;
+    double lowY = Double.POSITIVE_INFINITY;
+    double highY = Double.NEGATIVE_INFINITY;
+    for (Bore bore : plan.bores()) {
+      double r = bore.fireRingMm() / 2 + 6;
+      lowX = Math.min(lowX, bore.centre().x() - r);
+      highX = Math.max(highX, bore.centre().x() + r);
+      lowY = Math.min(lowY, bore.centre().y() - r);
+      highY = Math.max(highY, bore.centre().y() + r);
+    }
+    double foot = 3.4 * text();
+    scale = Math.min((w - 12) / (highX - lowX), (h - foot - 8) / (highY - lowY));
+    left = (w - (highX - lowX) * scale) / 2 - lowX * scale;
+    top = 4 + (h - foot - 8 - (highY - lowY) * scale) / 2 + highY * scale;
+  }
+
+  private double text() {
+    return 12 * textScale.get();
+  }
+
+  @Override
+  protected void draw(GraphicsContext g, double w, double h) {
+    Palette colours = palette.get();
+    Job job = session.job();
+    HeadPlan plan = HeadPlan.of(job);
+    fit(plan, w, h);
+    g.setFill(colours.paper());
+    g.fillRect(0, 0, w, h);
+    plan.bores().forEach(b -> bore(g, b, colours));
+    plan.valves().forEach(v -> valve(g, job, v, colours));
+    legend(g, job, colours, w, h);
+    g.setStroke(isFocused() ? colours.blue() : colours.line());
+    g.setLineWidth(isFocused() ? 2 : 1);
+    g.strokeRect(0.5, 0.5, w - 1, h - 1);
+  }
+
+  private void bore(GraphicsContext g, Bore bore, Palette colours) {
+    g.setStroke(colours.vermilion());
+    g.setLineWidth(1.2);
+    g.setLineDashes(6, 3);
+    circle(g, bore.centre(), bore.fireRingMm() / 2, false);
+    g.setLineDashes();
+    g.setFill(colours.band());
+    circle(g, bore.centre(), bore.boreMm() / 2, true);
+    g.setStroke(colours.edge());
+    g.setLineWidth(1.4);
+    circle(g, bore.centre(), bore.boreMm() / 2, false);
+    g.setStroke(colours.muted());
+    g.setLineWidth(1);
+    circle(g, bore.plug(), bore.plugMm() / 2, false);
+    double px = x(bore.plug());
+    double py = y(bore.plug());
+    double r = bore.plugMm() / 2 * scale;
+    g.strokeLine(px - r, py, px + r, py);
+    g.strokeLine(px, py - r, px, py + r);
+  }
+
+  private void circle(GraphicsContext g, Spot centre, double radiusMm, boolean fill) {
+    double r = radiusMm * scale;
+    if (fill) {
+      g.fillOval(x(centre) - r, y(centre) - r, 2 * r, 2 * r);
+    } else {
+      g.strokeOval(x(centre) - r, y(centre) - r, 2 * r, 2 * r);
+    }
+  }
+
+  private void valve(GraphicsContext g, Job job, ValvePlace valve, Palette colours) {
+    SeatState state = SeatState.of(job, valve.place());
+    boolean doubt = doubtful.get().contains(valve.place().label());
+    boolean here = valve.place().equals(session.seat().get());
+    Color ground =
+        doubt
+            ? colours.amberWash()
+            : switch (state) {
+              case OPEN -> colours.panel();
+              case FOUND -> colours.iron();
+              case PLANNED -> colours.blueWash();
+              case READY -> colours.greenWash();
+            };
+    g.setFill(ground);
+    circle(g, valve.centre(), valve.headMm() / 2, true);
+    g.setStroke(here ? colours.blue() : colours.edge());
+    g.setLineWidth(here ? 3.5 : 1.4);
+    circle(g, valve.centre(), valve.headMm() / 2, false);
+    g.setStroke(colours.muted());
+    g.setLineWidth(1);
+    circle(g, valve.centre(), valve.throatMm() / 2, false);
+    // The guide leans: where its axis comes out at the other side of a head as thick as the bore.
+    double lean = Math.tan(Math.toRadians(valve.tiltDeg())) * 0.6 * valve.headMm() * scale;
+    g.setStroke(colours.edge());
+    g.strokeLine(x(valve.centre()), y(valve.centre()), x(valve.centre()), y(valve.centre()) + lean);
+    double tip = y(valve.centre()) + lean;
+    g.strokeOval(x(valve.centre()) - 2, tip - 2, 4, 4);
+    g.setFill(colours.text());
+    g.setTextAlign(TextAlignment.CENTER);
+    g.setTextBaseline(VPos.CENTER);
+    g.setFont(Theme.boldFigures(text() * 0.9));
+    g.fillText(valve.place().label(), x(valve.centre()), y(valve.centre()) - text() * 0.75);
+    g.setFont(Theme.figures(text() * 0.85));
+    g.fillText(
+        (doubt ? "!" : "") + state.letter() + (job.isException(valve.place()) ? "×" : ""),
+        x(valve.centre()),
+        y(valve.centre()) + text() * 0.65);
+  }
+
+  private void legend(GraphicsContext g, Job job, Palette colours, double w, double h) {
+    g.setFill(colours.muted());
+    g.setTextAlign(TextAlignment.LEFT);
+    g.setTextBaseline(VPos.CENTER);
+    g.setFont(Theme.words(text() * 0.95));
+    g.fillText(
+        "- not measured   M measured   P planned   R ready   ! doubtful   × exception",
+        8,
+        h - 2.3 * text());
+    String tilt =
+        job.head().layout().isEmpty()
+            ? "Layout taken from the bore; measure spacing and plug for the real one"
+            : "Guides lean "
+                + UnitSystem.fixed(job.layout().intakeTiltDeg(), 0)
+                + "° intake, "
+                + UnitSystem.fixed(job.layout().exhaustTiltDeg(), 0)
+                + "° exhaust; dashed: fire ring";
+    g.fillText(tilt, 8, h - 0.95 * text());
+  }
+}
