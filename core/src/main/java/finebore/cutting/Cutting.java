@@ -394,6 +394,11 @@ public record Cutting(FoundSeat found, Seat wanted, List<Side> sides, List<Step>
               "the blend");
       for (Side side : sides) {
         Metal metal = side.metal();
+        if (!after.isEmpty()) {
+          // By hand, to what is there: a blend decides no depth, so the mean stands for all sides.
+          after.add(side);
+          continue;
+        }
         Region whole = metal.region();
         Region gone =
             whole.minus(whole.opened(operation.radiusMm())).and(band(operation, metal.wall()));

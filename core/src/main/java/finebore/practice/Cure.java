@@ -59,6 +59,19 @@ public sealed interface Cure {
     }
   }
 
+  /** Another plan altogether. */
+  record OtherPlan(Plan plan, String name) implements OfOperations {
+    @Override
+    public Plan applyTo(Plan before) {
+      return plan;
+    }
+
+    @Override
+    public String words(UnitSystem units) {
+      return name;
+    }
+  }
+
   private static String said(Operation operation, Seat wanted, UnitSystem units) {
     return switch (operation) {
       case Operation.OpenThroat open ->

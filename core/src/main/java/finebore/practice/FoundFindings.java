@@ -14,6 +14,7 @@ import finebore.study.PlanStudy;
 import finebore.study.ReadingKind;
 import finebore.units.UnitSystem;
 import java.util.ArrayList;
+import java.util.DoubleSummaryStatistics;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -146,19 +147,40 @@ public final class FoundFindings {
         family.put(place.label(), job.head().readingsOf(place.label()));
       }
     }
-    for (Family.Outlier outlier : Family.outliers(family)) {
-      found.add(
-          note(
-              Severity.CAUTION,
-              outlier.seat(),
-              outlier.measure().inWords()
-                  + " is "
-                  + text(outlier.measure(), outlier.value(), job.units())
-                  + ", the others of its kind "
-                  + text(outlier.measure(), outlier.median(), job.units())
-                  + ": out of family.",
-              "Measure again; if it is so, the seat may need a plan of its own."));
+    List<Family.Outlier> outliers = Family.outliers(family);
+    for (String seat : family.keySet()) {
+      List<Family.Outlier> throats =
+          outliers.stream().filter(o -> o.seat().equals(seat) && o.measure().isThroat()).toList();
+      if (throats.size() > 1) {
+        found.add(outOfFamily(seat, "Throat", throats, job.units()));
+      }
+      outliers.stream()
+          .filter(o -> o.seat().equals(seat))
+          .filter(o -> throats.size() < 2 || !o.measure().isThroat())
+          .forEach(
+              o -> found.add(outOfFamily(seat, o.measure().inWords(), List.of(o), job.units())));
     }
+  }
+
+  private static Finding outOfFamily(
+      String seat, String what, List<Family.Outlier> outliers, UnitSystem units) {
+    Family.Outlier first = outliers.getFirst();
+    DoubleSummaryStatistics values =
+        outliers.stream().mapToDouble(Family.Outlier::value).summaryStatistics();
+    String value =
+        outliers.size() == 1
+            ? text(first.measure(), values.getMin(), units)
+            : units.shortLength(values.getMin()) + " to " + units.lengthText(values.getMax());
+    return note(
+        Severity.CAUTION,
+        seat,
+        what
+            + " is "
+            + value
+            + ", the others of its kind "
+            + text(first.measure(), first.median(), units)
+            + ": out of family.",
+        "Measure again; if it is so, the seat may need a plan of its own.");
   }
 
   /** A reading with its unit. */

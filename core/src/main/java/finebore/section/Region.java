@@ -16,7 +16,7 @@ import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
  * An area of the section plane, perhaps in several pieces, by the overlay of JTS.
  *
  * <p>Only areas are kept: walls that merely touch would leave lines and points too. Overlay is
- * exact to rounding; {@link #opened} draws arcs as chords that stray by less than 0.6 % of their
+ * exact to rounding; {@link #opened} draws arcs as chords that stray by less than 0.9 % of their
  * radius.
  */
 public final class Region {
@@ -25,6 +25,9 @@ public final class Region {
 
   /** Pieces smaller than this are rounding, mm2. */
   private static final double NOTHING_MM2 = 1e-9;
+
+  /** Chords of a quarter circle where corners are rounded. */
+  private static final int ARC_CHORDS = 6;
 
   /** Nothing at all. */
   public static final Region EMPTY = new Region(FACTORY.createMultiPolygon());
@@ -72,8 +75,8 @@ public final class Region {
    * corners are rounded and what is thinner than the disc goes; nothing is added.
    */
   public Region opened(double radiusMm) {
-    Geometry shrunk = BufferOp.bufferOp(shape, -radiusMm, 16);
-    return areas(BufferOp.bufferOp(shrunk, radiusMm, 16)).and(this);
+    Geometry shrunk = BufferOp.bufferOp(shape, -radiusMm, ARC_CHORDS);
+    return areas(BufferOp.bufferOp(shrunk, radiusMm, ARC_CHORDS)).and(this);
   }
 
   public boolean isEmpty() {

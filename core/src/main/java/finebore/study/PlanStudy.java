@@ -219,6 +219,12 @@ public record PlanStudy(
                     .or(() -> foundSeat(job, seat).ring()));
   }
 
+  /** Work in the port does not change the chamber. */
+  private static boolean reachesChamber(Operation operation) {
+    return !(operation instanceof Operation.OpenBowl
+        || operation instanceof Operation.Blend blend && blend.side() == Operation.BlendSide.PORT);
+  }
+
   private static double compression(Job job, SeatPlace place, double changeMm3) {
     double ratio = job.head().compressionRatio().getAsDouble();
     double bore = job.engine().boreMm();
@@ -231,7 +237,7 @@ public record PlanStudy(
         Cutting.of(
             FoundSeat.plain(group.found().seat()),
             group.planned().seat(),
-            group.plan().operations());
+            group.plan().operations().stream().filter(PlanStudy::reachesChamber).toList());
     change +=
         ChamberSpace.change(
                     SeatSection.of(group.found().seat(), Tolerance.FINE),

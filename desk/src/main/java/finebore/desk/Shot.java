@@ -19,10 +19,13 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
+import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.embed.swing.SwingFXUtils;
+import javafx.scene.Node;
 import javafx.scene.image.WritableImage;
 import javafx.stage.Stage;
+import javafx.util.Duration;
 import javax.imageio.ImageIO;
 
 /** Takes a picture of a station without a display. */
@@ -102,12 +105,33 @@ final class Shot {
       stage.setWidth(Integer.parseInt(size[0]));
       stage.setHeight(Integer.parseInt(size[1]));
       stage.show();
-      // Two pulses let scroll bars and wrapped text settle.
-      Platform.runLater(
-          () -> Platform.runLater(() -> picture.complete(window.scene().snapshot(null))));
+      if (view.station().equals("suggest")) {
+        snapWhenFound(window, picture);
+      } else {
+        // Two pulses let scroll bars and wrapped text settle.
+        Platform.runLater(
+            () -> Platform.runLater(() -> picture.complete(window.scene().snapshot(null))));
+      }
     } catch (IOException | RuntimeException e) {
       picture.completeExceptionally(e);
     }
+  }
+
+  /** A search takes its time; its picture is taken when its results stand there. */
+  private static void snapWhenFound(MainWindow window, CompletableFuture<WritableImage> picture) {
+    PauseTransition wait = new PauseTransition(Duration.millis(200));
+    wait.setOnFinished(
+        e -> {
+          boolean stands =
+              window.scene().getRoot().lookup("#suggest-start") instanceof Node start
+                  && !start.isDisabled();
+          if (stands) {
+            picture.complete(window.scene().snapshot(null));
+          } else {
+            snapWhenFound(window, picture);
+          }
+        });
+    wait.play();
   }
 
   private static JobDocument unitsOf(View view) {

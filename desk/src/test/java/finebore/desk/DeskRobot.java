@@ -15,8 +15,12 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.FutureTask;
 import javafx.application.Platform;
 import javafx.scene.Node;
+import javafx.scene.canvas.Canvas;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
+import javafx.scene.image.PixelReader;
+import javafx.scene.image.WritableImage;
+import javafx.scene.layout.Region;
 import javafx.stage.Stage;
 import org.testfx.api.FxRobot;
 import org.testfx.util.WaitForAsyncUtils;
@@ -119,6 +123,25 @@ final class DeskRobot extends FxRobot {
         () -> {
           window.scene().getRoot().applyCss();
           window.scene().getRoot().layout();
+        });
+  }
+
+  /** A print of what a drawing shows, to tell whether it changed. */
+  int print(String id) {
+    settle();
+    return onFx(
+        () -> {
+          Region drawing = lookup(id).query();
+          Canvas canvas = (Canvas) drawing.getChildrenUnmodifiable().getFirst();
+          WritableImage image = canvas.snapshot(null, null);
+          PixelReader pixels = image.getPixelReader();
+          int hash = 1;
+          for (int y = 0; y < (int) image.getHeight(); y += 2) {
+            for (int x = 0; x < (int) image.getWidth(); x += 2) {
+              hash = 31 * hash + pixels.getArgb(x, y);
+            }
+          }
+          return hash;
         });
   }
 

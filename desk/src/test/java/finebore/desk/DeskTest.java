@@ -14,13 +14,10 @@ import java.nio.file.Path;
 import java.util.Optional;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
-import javafx.scene.canvas.Canvas;
-import javafx.scene.image.PixelReader;
-import javafx.scene.image.WritableImage;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
-import javafx.scene.layout.Region;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -40,29 +37,16 @@ class DeskTest {
   @Start
   private void start(Stage stage) {
     desk = new DeskRobot(stage, home);
+    // These tests work on the seat and valve; the operations have their own.
+    ((ToggleButton) desk.window.scene().getRoot().lookup("#show-planned")).fire();
   }
 
   private Pairing planned() {
     return desk.session.job().intake().planned();
   }
 
-  /** A print of what a drawing shows, to tell whether it changed. */
   private int print(String id) {
-    desk.settle();
-    return desk.onFx(
-        () -> {
-          Region drawing = desk.lookup(id).query();
-          Canvas canvas = (Canvas) drawing.getChildrenUnmodifiable().getFirst();
-          WritableImage image = canvas.snapshot(null, null);
-          PixelReader pixels = image.getPixelReader();
-          int hash = 1;
-          for (int y = 0; y < (int) image.getHeight(); y += 2) {
-            for (int x = 0; x < (int) image.getWidth(); x += 2) {
-              hash = 31 * hash + pixels.getArgb(x, y);
-            }
-          }
-          return hash;
-        });
+    return desk.print(id);
   }
 
   /** Where a grip is on the screen. */

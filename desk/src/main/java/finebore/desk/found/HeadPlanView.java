@@ -166,19 +166,22 @@ final class HeadPlanView extends DrawnRegion {
     // The guide leans: where its axis comes out at the other side of a head as thick as the bore.
     double lean = Math.tan(Math.toRadians(valve.tiltDeg())) * 0.6 * valve.headMm() * scale;
     g.setStroke(colours.edge());
-    g.strokeLine(x(valve.centre()), y(valve.centre()), x(valve.centre()), y(valve.centre()) + lean);
+    g.setStroke(colours.muted());
     double tip = y(valve.centre()) + lean;
+    g.strokeLine(x(valve.centre()), y(valve.centre()), x(valve.centre()), tip);
     g.strokeOval(x(valve.centre()) - 2, tip - 2, 4, 4);
     g.setFill(colours.text());
     g.setTextAlign(TextAlignment.CENTER);
     g.setTextBaseline(VPos.CENTER);
-    g.setFont(Theme.boldFigures(text() * 0.9));
-    g.fillText(valve.place().label(), x(valve.centre()), y(valve.centre()) - text() * 0.75);
-    g.setFont(Theme.figures(text() * 0.85));
+    g.setFont(Theme.boldFigures(Math.min(text() * 0.9, valve.headMm() * scale / 3.4)));
     g.fillText(
-        (doubt ? "!" : "") + state.letter() + (job.isException(valve.place()) ? "×" : ""),
+        valve.place().label()
+            + " "
+            + (doubt ? "!" : "")
+            + state.letter()
+            + (job.isException(valve.place()) ? "×" : ""),
         x(valve.centre()),
-        y(valve.centre()) + text() * 0.65);
+        y(valve.centre()));
   }
 
   private void legend(GraphicsContext g, Job job, Palette colours, double w, double h) {

@@ -8,6 +8,7 @@ import finebore.seat.Seat;
 import finebore.seat.ShownCut;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -72,9 +73,8 @@ final class CutStackEditor extends VBox {
     if (!list.getChildren().equals(rows)) {
       list.getChildren().setAll(rows);
     }
-    List<ShownCut> shown = session.work().get().shown().seat().shown();
     for (int k = 0; k < rows.size(); k++) {
-      rows.get(k).show(seat, shown.get(k));
+      rows.get(k).show(seat, session.work().get().shownOf(k));
     }
   }
 
@@ -145,17 +145,21 @@ final class CutStackEditor extends VBox {
       }
     }
 
-    void show(Seat seat, ShownCut shown) {
-      angle.show(shown.cut().angleDeg());
-      width.show(shown.cut().widthMm());
+    private String words(ShownCut shown) {
+      return shown.neverTouches()
+          ? "never touches"
+          : shown.isShort() ? session.units().lengthText(shown.shownMm()) + " of it shows" : "";
+    }
+
+    void show(Seat seat, Optional<ShownCut> came) {
+      Cut cut = seat.cuts().get(index);
+      angle.show(cut.angleDeg());
+      width.show(cut.widthMm());
       seals.setSelected(seat.sealing() == index);
       up.setDisable(index == 0);
       down.setDisable(index == seat.cuts().size() - 1);
       remove.setDisable(seat.cuts().size() == 1);
-      String words =
-          shown.neverTouches()
-              ? "never touches"
-              : shown.isShort() ? session.units().lengthText(shown.shownMm()) + " of it shows" : "";
+      String words = came.map(this::words).orElse("");
       remark.setText(words);
       remark.setVisible(!words.isEmpty());
       remark.setManaged(!words.isEmpty());

@@ -3,6 +3,7 @@ package finebore.desk.plan;
 import finebore.desk.session.Work;
 import finebore.desk.theme.Palette;
 import finebore.desk.theme.Theme;
+import finebore.found.WaterReading;
 import finebore.seat.Cut;
 import finebore.seat.ShownCut;
 import finebore.section.Point;
@@ -13,7 +14,6 @@ import finebore.study.ReadingKind;
 import finebore.units.UnitSystem;
 import finebore.valve.Valve;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -101,7 +101,7 @@ final class DimensionPainter {
                 false));
       }
     }
-    water().ifPresent(labels::add);
+    water(labels);
     bridge().ifPresent(labels::add);
     work.shown()
         .seated()
@@ -116,20 +116,14 @@ final class DimensionPainter {
     return labels;
   }
 
-  /** The thinnest wall before the water. */
-  private Optional<Leaders.Wanted<Label>> water() {
+  /** The wall before the water where it was read. */
+  private void water(List<Leaders.Wanted<Label>> labels) {
     Profile wall = work.shown().seat().profile();
-    return work.plan().metal().water().stream()
-        .map(w -> w.line().get(1))
-        .min(Comparator.comparingDouble(p -> Region.distance(wall.points(), List.of(p))))
-        .map(
-            p ->
-                limited(
-                    p,
-                    "water",
-                    Region.distance(wall.points(), List.of(p)),
-                    ReadingKind.WATER,
-                    "thin"));
+    for (WaterReading reading : work.plan().metal().water()) {
+      Point at = reading.line().get(1);
+      double left = Region.distance(wall.points(), List.of(at));
+      labels.add(limited(at, "water", left, ReadingKind.WATER, "thin"));
+    }
   }
 
   /** The metal before the neighbour's ring, where this seat has one as well. */

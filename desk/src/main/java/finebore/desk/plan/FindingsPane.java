@@ -20,25 +20,20 @@ public final class FindingsPane extends VBox {
   private final JobSession session;
   private final VBox rows = new VBox();
   private final List<Row> shown = new ArrayList<>();
-  private final Label heading = new Label();
 
   public FindingsPane(JobSession session) {
     this.session = session;
     setId("findings");
-    getStyleClass().add("findings-box");
-    heading.getStyleClass().add("heading");
-    heading.setStyle("-fx-padding: 4 10 2 10;");
     ScrollPane scroll = new ScrollPane(rows);
     scroll.setFitToWidth(true);
     VBox.setVgrow(scroll, Priority.ALWAYS);
-    getChildren().addAll(heading, scroll);
+    getChildren().add(scroll);
     session.work().addListener((o, was, is) -> show());
     show();
   }
 
   private void show() {
     List<Finding> findings = session.work().get().findings();
-    heading.setText(findings.isEmpty() ? "FINDINGS: none" : "FINDINGS: " + findings.size());
     while (shown.size() < findings.size()) {
       shown.add(new Row(shown.size()));
     }

@@ -40,6 +40,7 @@ public final class PlanStation extends BorderPane {
   private final Label tryingText = new Label();
   private final EditorColumn editors;
   private final ReadingsPane readings;
+  private final BelowPane below;
 
   public PlanStation(JobSession session, Supplier<Palette> palette, Supplier<Double> textScale) {
     this.session = session;
@@ -49,9 +50,7 @@ public final class PlanStation extends BorderPane {
     strip = new LiftStrip(session, section.liftProperty(), palette, textScale);
     editors = new EditorColumn(session);
     readings = new ReadingsPane(session);
-    FindingsPane findings = new FindingsPane(session);
-    findings.setPrefHeight(148);
-    findings.setMinHeight(90);
+    below = new BelowPane(session, palette);
     strip.setPrefHeight(178);
 
     title.getStyleClass().add("title");
@@ -115,7 +114,7 @@ public final class PlanStation extends BorderPane {
     BorderPane work = new BorderPane();
     work.setCenter(middle);
     work.setRight(readings);
-    work.setBottom(findings);
+    work.setBottom(below);
     setLeft(editors);
     setCenter(work);
     widthProperty().addListener((o, was, is) -> widths(is.doubleValue()));
@@ -166,7 +165,9 @@ public final class PlanStation extends BorderPane {
   }
 
   /** Shows a part of the station: plan, variants or suggest. */
-  public void show(String view) {}
+  public void show(String view) {
+    below.show(view);
+  }
 
   /** The section, for keys that belong to it. */
   public SectionView section() {

@@ -14,6 +14,7 @@ import finebore.practice.Findings;
 import finebore.practice.PlanFindings;
 import finebore.practice.Practice;
 import finebore.seat.Cut;
+import finebore.seat.ShownCut;
 import finebore.study.PlanStudy;
 import finebore.study.SeatStudy;
 import java.util.List;
@@ -119,6 +120,16 @@ public record Work(
   /** Whether not all operations have been carried out in what is looked at. */
   public boolean isScrubbed() {
     return !showFound && steps < plan.cutting().steps().size();
+  }
+
+  /** What is left showing of a cut of the edited seat; empty while nothing has cut it. */
+  public Optional<ShownCut> shownOf(int cut) {
+    for (ShownCut shown : shown.seat().shown()) {
+      if (wantedCut(shown.index()).equals(OptionalInt.of(cut))) {
+        return Optional.of(shown);
+      }
+    }
+    return Optional.empty();
   }
 
   /** Which cut of the wanted seat a cut that is looked at is, if it is one. */

@@ -1,0 +1,49 @@
+package finebore.benchmarks;
+
+import finebore.cutting.Cutting;
+import finebore.formats.JobFile;
+import finebore.formats.PracticeFiles;
+import finebore.job.Engine.SeatPlace;
+import finebore.job.Job;
+import finebore.practice.Finding;
+import finebore.practice.PlanFindings;
+import finebore.practice.Practice;
+import finebore.study.PlanStudy;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+
+/** One edit of a plan: every operation on all sides of the found seat, contact, flow, findings. */
+@State(Scope.Thread)
+@BenchmarkMode(Mode.AverageTime)
+@OutputTimeUnit(TimeUnit.MICROSECONDS)
+@Warmup(iterations = 5, time = 1)
+@Measurement(iterations = 5, time = 1)
+@Fork(1)
+public class PlanBenchmark {
+
+  private final Job job = JobFile.demo();
+  private final SeatPlace place = job.engine().seats().getFirst();
+  private final Practice practice = PracticeFiles.orDefault(job.practice());
+  private final PlanStudy known = PlanStudy.of(job, place, job.planOf(place), Optional.empty());
+
+  @Benchmark
+  public Cutting operationsOnAllSides() {
+    return Cutting.of(known.metal(), known.plan().wanted().seat(), known.plan().operations());
+  }
+
+  @Benchmark
+  public List<Finding> wholePlanWithFindings() {
+    PlanStudy study = PlanStudy.of(job, place, job.planOf(place), Optional.of(known.found()));
+    return PlanFindings.of(study, practice, job.units());
+  }
+}

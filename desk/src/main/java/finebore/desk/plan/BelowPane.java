@@ -1,0 +1,95 @@
+package finebore.desk.plan;
+
+import finebore.desk.session.JobSession;
+import finebore.desk.session.Work;
+import finebore.desk.theme.Palette;
+import java.util.function.Supplier;
+import javafx.scene.Node;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** What stands below the section: findings, the variants side by side, or suggestions. */
+final class BelowPane extends VBox {
+
+  private static final double FINDINGS_PX = 148;
+  private static final double WIDE_PX = 252;
+
+  private final JobSession session;
+  private final FindingsPane findings;
+  private final VariantsPane variants;
+  private final SuggestPane suggest;
+  private final ToggleButton findingsTab = new ToggleButton("Findings");
+  private final ToggleButton variantsTab = new ToggleButton("Variants");
+  private final ToggleButton suggestTab = new ToggleButton("Suggest");
+
+  BelowPane(JobSession session, Supplier<Palette> palette) {
+    this.session = session;
+    findings = new FindingsPane(session);
+    variants = new VariantsPane(session, palette);
+    suggest = new SuggestPane(session);
+    getStyleClass().add("findings-box");
+    ToggleGroup group = new ToggleGroup();
+    for (ToggleButton tab : new ToggleButton[] {findingsTab, variantsTab, suggestTab}) {
+      tab.setToggleGroup(group);
+      tab.setId("below-" + tab.getText().toLowerCase(java.util.Locale.ROOT));
+    }
+    findingsTab.setTooltip(new Tooltip("What is to be said about the plan"));
+    variantsTab.setTooltip(new Tooltip("The variants side by side, each against found"));
+    suggestTab.setTooltip(new Tooltip("Looks for plans that are best at a goal"));
+    findingsTab.setSelected(true);
+    group
+        .selectedToggleProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (is == null) {
+                was.setSelected(true);
+              } else {
+                show();
+              }
+            });
+    HBox tabs = new HBox(2, findingsTab, variantsTab, suggestTab);
+    tabs.getStyleClass().add("tabs");
+    tabs.setStyle("-fx-padding: 4 10 2 10;");
+    getChildren().addAll(tabs, findings);
+    setMinHeight(110);
+    VBox.setVgrow(findings, Priority.ALWAYS);
+    VBox.setVgrow(variants, Priority.ALWAYS);
+    VBox.setVgrow(suggest, Priority.ALWAYS);
+    session.work().addListener((o, was, is) -> follow(is));
+    show();
+  }
+
+  private void show() {
+    Node wanted =
+        variantsTab.isSelected() ? variants : suggestTab.isSelected() ? suggest : findings;
+    if (getChildren().get(1) != wanted) {
+      getChildren().set(1, wanted);
+    }
+    setPrefHeight(wanted == findings ? FINDINGS_PX + 26 : WIDE_PX);
+    follow(session.work().get());
+  }
+
+  private void follow(Work work) {
+    findingsTab.setText(
+        work.findings().isEmpty() ? "Findings: none" : "Findings: " + work.findings().size());
+    variantsTab.setText("Variants: " + work.group().plans().size());
+    if (variantsTab.isSelected()) {
+      variants.show(work);
+    }
+    suggest.show(work);
+  }
+
+  /** Shows a part by its name; a search begins at once. */
+  void show(String view) {
+    if (view.equals("variants")) {
+      variantsTab.setSelected(true);
+    } else if (view.equals("suggest")) {
+      suggestTab.setSelected(true);
+      suggest.start();
+    }
+  }
+}

@@ -1,0 +1,67 @@
+package finebore.desk.plan;
+
+import finebore.desk.controls.DrawnRegion;
+import finebore.desk.theme.Palette;
+import finebore.desk.theme.Theme;
+import finebore.flow.FlowChange;
+import finebore.units.UnitSystem;
+import java.util.function.Supplier;
+import javafx.geometry.VPos;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.text.TextAlignment;
+
+/** The change of flow at each lift as bars without figures, to stand beside others like it. */
+final class SmallStrip extends DrawnRegion {
+
+  private final Supplier<Palette> palette;
+  private final UnitSystem units;
+  private final FlowChange change;
+  private final double reach;
+
+  /**
+   * A strip.
+   *
+   * @param reach largest change among those it stands beside, as a share, so that all have one
+   *     scale
+   */
+  SmallStrip(Supplier<Palette> palette, UnitSystem units, FlowChange change, double reach) {
+    super("small-strip", "Change of flow against found");
+    this.palette = palette;
+    this.units = units;
+    this.change = change;
+    this.reach = Math.max(reach, 0.02);
+    setFocusTraversable(false);
+    setMinSize(120, 58);
+    setPrefHeight(64);
+  }
+
+  @Override
+  protected void draw(GraphicsContext g, double w, double h) {
+    Palette colours = palette.get();
+    g.setFill(colours.panel());
+    g.fillRect(0, 0, w, h);
+    double foot = 15;
+    double zero = (h - foot) * 0.72;
+    double column = w / change.steps().size();
+    double scale = Math.min(zero - 2, (h - foot - zero) * 2.6) / reach;
+    g.setTextAlign(TextAlignment.CENTER);
+    g.setTextBaseline(VPos.BOTTOM);
+    g.setFont(Theme.figures(10));
+    for (int k = 0; k < change.steps().size(); k++) {
+      FlowChange.Step step = change.steps().get(k);
+      double size = step.share() * scale;
+      g.setFill(step.share() >= 0 ? colours.green() : colours.vermilion());
+      g.fillRect(
+          k * column + 0.2 * column, size >= 0 ? zero - size : zero, 0.6 * column, Math.abs(size));
+      g.setFill(colours.muted());
+      boolean each = column > 26 || k % 2 == 0;
+      if (each) {
+        g.fillText(
+            units.shortLength(step.liftMm()).replaceFirst("\\.?0+$", ""), (k + 0.5) * column, h);
+      }
+    }
+    g.setStroke(colours.edge());
+    g.setLineWidth(1);
+    g.strokeLine(0, zero, w, zero);
+  }
+}

@@ -1,0 +1,233 @@
+package finebore.desk.plan;
+
+import finebore.desk.session.JobSession;
+import finebore.desk.session.SuggestRun;
+import finebore.desk.session.Work;
+import finebore.formats.PracticeFiles;
+import finebore.job.Group;
+import finebore.practice.Cure;
+import finebore.study.PlanStudy;
+import finebore.study.Reading;
+import finebore.study.ReadingKind;
+import finebore.suggest.Goal;
+import finebore.suggest.Search;
+import finebore.suggest.Suggestion;
+import finebore.units.UnitSystem;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+
+/** Looks for plans that are best at a goal and break no limit, and lets each be tried. */
+final class SuggestPane extends VBox {
+
+  private final JobSession session;
+  private final ChoiceBox<Goal> goal = new ChoiceBox<>();
+  private final Button start = new Button("Look for plans");
+  private final Button stop = new Button("Stop");
+  private final ProgressBar progress = new ProgressBar(0);
+  private final Label state = new Label();
+  private final VBox rows = new VBox();
+  private Optional<SuggestRun> run = Optional.empty();
+  private Optional<Group> lookedFor = Optional.empty();
+
+  SuggestPane(JobSession session) {
+    super(4);
+    this.session = session;
+    setId("suggest");
+    setStyle("-fx-padding: 4 10 4 10;");
+    goal.setId("suggest-goal");
+    goal.setAccessibleText("Goal");
+    goal.getItems().setAll(Goal.values());
+    goal.setValue(Goal.WHOLE);
+    goal.setConverter(
+        new StringConverter<>() {
+          @Override
+          public String toString(Goal value) {
+            return value == null ? "" : value.words();
+          }
+
+          @Override
+          public Goal fromString(String words) {
+            return Goal.valueOf(words.toUpperCase(Locale.ROOT));
+          }
+        });
+    start.setId("suggest-start");
+    start.setOnAction(e -> start());
+    stop.setId("suggest-stop");
+    stop.setDisable(true);
+    stop.setOnAction(e -> stop("Stopped."));
+    progress.setId("suggest-progress");
+    progress.setPrefWidth(160);
+    state.setId("suggest-state");
+    state.setWrapText(true);
+    state.getStyleClass().addAll("small", "muted");
+    HBox.setHgrow(state, Priority.ALWAYS);
+    HBox bar = new HBox(8, new Label("Goal"), goal, start, stop, progress, state);
+    bar.setAlignment(Pos.CENTER_LEFT);
+    ScrollPane scroll = new ScrollPane(rows);
+    scroll.setFitToWidth(true);
+    VBox.setVgrow(scroll, Priority.ALWAYS);
+    getChildren().addAll(bar, scroll);
+    state.setText(
+        "Searches valve, cutter, seat diameter, throat, plunge and back cut over the rack of "
+            + session.rack().size()
+            + ".");
+  }
+
+  /** Says so when the job has changed since the plans were looked for. */
+  void show(Work work) {
+    boolean other = lookedFor.isPresent() && !lookedFor.get().found().equals(work.group().found());
+    if (other && run.isEmpty()) {
+      rows.getChildren().clear();
+      lookedFor = Optional.empty();
+      state.setText("The seat looked at is another: look again.");
+    }
+  }
+
+  /** Begins a search. */
+  void start() {
+    stop("");
+    Work work = session.work().get();
+    rows.getChildren().clear();
+    lookedFor = Optional.of(work.group());
+    Search search =
+        Search.of(
+            session.job(),
+            work.place(),
+            session.rack(),
+            PracticeFiles.orDefault(session.job().practice()),
+            goal.getValue());
+    SuggestRun begun =
+        new SuggestRun(
+            search,
+            share -> {
+              progress.setProgress(share);
+              state.setText(
+                  String.format(
+                      Locale.ROOT,
+                      "%,d of %,d plans",
+                      Math.round(share * search.size()),
+                      search.size()));
+            },
+            (slice, found) -> finished(search, slice, found));
+    run = Optional.of(begun);
+    start.setDisable(true);
+    stop.setDisable(false);
+    begun.start();
+  }
+
+  private void stop(String words) {
+    run.ifPresent(SuggestRun::cancel);
+    run = Optional.empty();
+    progress.setProgress(0);
+    start.setDisable(false);
+    stop.setDisable(true);
+    state.setText(words);
+  }
+
+  private void finished(Search search, Search.Slice slice, List<Suggestion> found) {
+    stop(
+        found.isEmpty()
+            ? "No plan breaks no limit. Most were stopped by: " + limits(slice.broken())
+            : String.format(
+                Locale.ROOT, "%,d plans looked at; these break no limit.", search.size()));
+    progress.setProgress(1);
+    for (int k = 0; k < found.size(); k++) {
+      rows.getChildren().add(row(k, found.get(k)));
+    }
+  }
+
+  private static String limits(Map<ReadingKind, Integer> broken) {
+    return broken.entrySet().stream()
+        .sorted(Map.Entry.comparingByValue(Comparator.reverseOrder()))
+        .limit(3)
+        .map(e -> e.getKey().inWords())
+        .collect(Collectors.joining(", "));
+  }
+
+  private HBox row(int number, Suggestion suggestion) {
+    UnitSystem units = session.units();
+    Label name = new Label((number + 1) + "  " + suggestion.candidate().cutter().name());
+    name.getStyleClass().add("title");
+    Label gives = new Label("Gives " + ChangeWords.of(suggestion.study().change()) + ".");
+    gives.getStyleClass().add("good");
+    Label costs = new Label("Costs " + costs(suggestion, units) + ".");
+    for (Label label : List.of(gives, costs)) {
+      label.setWrapText(true);
+      label.setMinHeight(Region.USE_PREF_SIZE);
+    }
+    VBox words = new VBox(name, gives, costs);
+    HBox.setHgrow(words, Priority.ALWAYS);
+    Button tryIt = new Button("Try it");
+    tryIt.setId("try-suggestion-" + number);
+    tryIt.setTooltip(new Tooltip("Shows it without changing the plan"));
+    tryIt.setOnAction(
+        e ->
+            session.tryCure(
+                new Cure.OtherPlan(
+                    suggestion.candidate().plan(),
+                    "the suggestion with " + suggestion.candidate().cutter().name())));
+    Button keep = new Button("Keep as a variant");
+    keep.setId("keep-suggestion-" + number);
+    Group group = session.work().get().group();
+    keep.setDisable(
+        group.plans().size() >= Group.MOST_PLANS
+            || session.job().isException(session.seat().get()));
+    keep.setOnAction(
+        e ->
+            session.edit(
+                "",
+                job -> {
+                  var port = session.seat().get().port();
+                  Group more = job.group(port).withVariant();
+                  return job.withGroup(port, more.withPlan(suggestion.candidate().plan()));
+                }));
+    for (Button button : List.of(tryIt, keep)) {
+      button.setMinWidth(Region.USE_PREF_SIZE);
+    }
+    HBox row = new HBox(8, words, tryIt, keep);
+    row.setAlignment(Pos.CENTER_LEFT);
+    row.getStyleClass().add("finding-row");
+    return row;
+  }
+
+  private static String costs(Suggestion suggestion, UnitSystem units) {
+    PlanStudy study = suggestion.study();
+    List<String> words = new ArrayList<>();
+    var valve = suggestion.candidate().wanted().valve();
+    double bigger = valve.headDiameterMm() - study.found().pairing().valve().headDiameterMm();
+    words.add(
+        bigger < 0.005
+            ? "no other valve"
+            : "a " + units.lengthText(valve.headDiameterMm()) + " valve");
+    words.add(
+        "throat " + units.lengthText(suggestion.candidate().wanted().seat().throatDiameterMm()));
+    if (!valve.backCuts().isEmpty()) {
+      words.add("a back cut that leaves " + units.lengthText(valve.faceWidthMm()) + " of face");
+    }
+    for (ReadingKind kind :
+        List.of(ReadingKind.CLEAN_UP, ReadingKind.SINK, ReadingKind.WATER, ReadingKind.REMOVED)) {
+      study.finished().readings().stream()
+          .filter(r -> r.kind() == kind)
+          .map((Reading r) -> kind.label().toLowerCase(Locale.ROOT) + " " + r.text(units))
+          .forEach(words::add);
+    }
+    return String.join(", ", words);
+  }
+}
