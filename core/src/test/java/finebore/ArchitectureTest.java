@@ -57,7 +57,11 @@ class ArchitectureTest {
     noClasses()
         .that()
         .resideInAnyPackage(
-            "finebore.flow..", "finebore.cutting..", "finebore.seat..", "finebore.valve..")
+            "finebore.flow..",
+            "finebore.cutting..",
+            "finebore.found..",
+            "finebore.seat..",
+            "finebore.valve..")
         .should()
         .dependOnClassesThat()
         .resideInAnyPackage("finebore.job..", "finebore.study..", "finebore.practice..")

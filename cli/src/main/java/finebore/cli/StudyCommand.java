@@ -3,6 +3,7 @@ package finebore.cli;
 import finebore.formats.FileProblem;
 import finebore.formats.JobFile;
 import finebore.formats.StudyReport;
+import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.job.Port;
 import java.nio.file.Path;
@@ -43,6 +44,11 @@ final class StudyCommand implements Callable<Integer> {
   @Option(names = "--group", description = "intake (default) or exhaust.", defaultValue = "intake")
   private GroupName group;
 
+  @Option(
+      names = "--seat",
+      description = "One seat by its label, for example E3; the first of its group otherwise.")
+  private String seat;
+
   @Option(names = "--plan", description = "planned (default) or found.", defaultValue = "planned")
   private State plan;
 
@@ -52,11 +58,12 @@ final class StudyCommand implements Callable<Integer> {
   @Override
   public Integer call() throws FileProblem {
     Job job = JobFile.read(file).job();
+    StudyReport.State state =
+        plan == State.found ? StudyReport.State.FOUND : StudyReport.State.PLANNED;
     StudyReport report =
-        new StudyReport(
-            job,
-            group == GroupName.intake ? Port.INTAKE : Port.EXHAUST,
-            plan == State.found ? StudyReport.State.FOUND : StudyReport.State.PLANNED);
+        seat == null
+            ? new StudyReport(job, group == GroupName.intake ? Port.INTAKE : Port.EXHAUST, state)
+            : new StudyReport(job, place(job), state);
     spec.commandLine()
         .getOut()
         .print(
@@ -67,5 +74,19 @@ final class StudyCommand implements Callable<Integer> {
             });
     spec.commandLine().getOut().flush();
     return 0;
+  }
+
+  private SeatPlace place(Job job) throws FileProblem {
+    return job.engine().seats().stream()
+        .filter(s -> s.label().equals(seat))
+        .findFirst()
+        .orElseThrow(
+            () ->
+                new FileProblem(
+                    "--seat: expected one of "
+                        + String.join(
+                            ", ", job.engine().seats().stream().map(SeatPlace::label).toList())
+                        + ", found "
+                        + seat));
   }
 }

@@ -397,6 +397,7 @@ public final class Findings {
       case WATER -> "A thin wall cracks, and past it there is water.";
       case BRIDGE ->
           "Fit one ring, then bore for the next; where they would meet, keep the exhaust ring whole.";
+      case FIRE_RING -> "Past the gasket's fire ring line the gasket burns out.";
       case REMOVED, CHAMBER, COMPRESSION ->
           "Measure the chamber with a burette before the engine goes together.";
       case NEIGHBOUR, BORE_WALL ->

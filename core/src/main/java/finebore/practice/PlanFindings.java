@@ -156,6 +156,19 @@ public final class PlanFindings {
             });
     study
         .finished()
+        .reading(ReadingKind.FIRE_RING)
+        .ifPresent(
+            gap -> {
+              if (gap < 0) {
+                fault(
+                    "fire ring",
+                    "A cut reaches " + mm(-gap) + " past the gasket's fire ring line.",
+                    "The gasket has nothing to seal on there and burns out.",
+                    Optional.empty());
+              }
+            });
+    study
+        .finished()
         .reading(ReadingKind.BRIDGE)
         .ifPresent(
             bridge -> {

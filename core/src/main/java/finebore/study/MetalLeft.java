@@ -31,7 +31,7 @@ public record MetalLeft(
       Metal metal = side.metal();
       Region region = metal.region();
       for (WaterReading reading : cutting.found().water()) {
-        water = Math.min(water, toWater(metal, region, reading.line()));
+        water = Math.min(water, toWater(metal, region, reading));
       }
       if (metal.ring().isPresent()) {
         Ring ring = metal.ring().get();
@@ -58,14 +58,22 @@ public record MetalLeft(
     return Math.min(widest, metal.wall().points().getFirst().r());
   }
 
-  private static double toWater(Metal metal, Region region, List<Point> water) {
+  /** Walls as found stand as far off as was read; only new ones can have come nearer. */
+  private static double toWater(Metal metal, Region region, WaterReading reading) {
     double past = 0;
-    for (Point p : water) {
+    for (Point p : reading.line()) {
       if (!region.holds(p)) {
         past = Math.max(past, Region.distance(metal.wall().points(), List.of(p)));
       }
     }
-    return past > 0 ? -past : Region.distance(metal.wall().points(), water);
+    double least = reading.thicknessMm();
+    for (int k = 0; k < metal.wall().segmentCount(); k++) {
+      if (metal.madeBy().get(k) > 0) {
+        List<Point> stretch = List.of(metal.wall().start(k), metal.wall().end(k));
+        least = Math.min(least, Region.distance(stretch, reading.line()));
+      }
+    }
+    return past > 0 ? -past : least;
   }
 
   private static OptionalDouble finite(double value) {

@@ -1,6 +1,7 @@
 package finebore.study;
 
 import finebore.cutting.Cutting;
+import finebore.cutting.Metal;
 import finebore.cutting.Operation;
 import finebore.cutting.SectionDifference;
 import finebore.cutting.Witness;
@@ -166,6 +167,7 @@ public record PlanStudy(
     left.ringFloorMm().ifPresent(mm -> more.add(new Reading(ReadingKind.RING_FLOOR, mm)));
     left.waterMm().ifPresent(mm -> more.add(new Reading(ReadingKind.WATER, mm)));
     bridge(job, place, cutting).ifPresent(mm -> more.add(new Reading(ReadingKind.BRIDGE, mm)));
+    fireRing(job, place, cutting).ifPresent(mm -> more.add(new Reading(ReadingKind.FIRE_RING, mm)));
     more.add(new Reading(ReadingKind.REMOVED, cutting.removedMm3()));
     OptionalDouble chamber =
         ChamberSpace.change(
@@ -176,6 +178,22 @@ public record PlanStudy(
           new Reading(ReadingKind.COMPRESSION, compression(job, place, chamber.getAsDouble())));
     }
     return more;
+  }
+
+  /** From the outermost cut to the fire ring; empty where nobody has measured the layout. */
+  private static OptionalDouble fireRing(Job job, SeatPlace place, Cutting cutting) {
+    OptionalDouble axis = job.group(place.port()).axisFromBoreMm();
+    if (job.head().layout().isEmpty() || axis.isEmpty()) {
+      return OptionalDouble.empty();
+    }
+    Metal metal = cutting.metal();
+    for (int k = 0; k < metal.wall().segmentCount(); k++) {
+      if (metal.madeBy().get(k) > 0) {
+        return OptionalDouble.of(
+            job.layout().fireRingMm() / 2 - axis.getAsDouble() - metal.wall().start(k).r());
+      }
+    }
+    return OptionalDouble.empty();
   }
 
   /**

@@ -115,6 +115,11 @@ public enum ReadingKind {
       "Bridge of rings",
       Quantity.LENGTH,
       "Metal between this insert and its neighbour; negative is an overlap."),
+  FIRE_RING(
+      "fireRingGap",
+      "To fire ring",
+      Quantity.LENGTH,
+      "From the outermost cut to the gasket's fire ring, on the side of the bore; negative is past it."),
   REMOVED(
       "removedVolume",
       "Metal removed",
@@ -163,6 +168,7 @@ public enum ReadingKind {
       case BORE_WALL -> "Valve to bore wall";
       case PAST_CLEAN -> "Plunge past clean";
       case BRIDGE -> "Metal between the rings";
+      case FIRE_RING -> "Cut to fire ring";
       default -> label;
     };
   }

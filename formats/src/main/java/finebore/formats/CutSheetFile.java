@@ -3,6 +3,7 @@ package finebore.formats;
 import finebore.cutting.CutSheet;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
+import finebore.job.Overrule;
 import finebore.job.Port;
 import finebore.study.PlanStudy;
 import java.io.IOException;
@@ -73,6 +74,13 @@ public final class CutSheetFile {
           .append("  seats ")
           .append(alike.labels())
           .append("\n");
+      for (Overrule overrule : job.planOf(alike.seats().getFirst()).overrules()) {
+        out.append("  overruled, ")
+            .append(overrule.where())
+            .append(": ")
+            .append(overrule.reason())
+            .append("\n");
+      }
       int number = 1;
       for (CutSheet.Step step : sheet(job, alike).steps()) {
         out.append(String.format("%3d  %s%n", number++, step.tool()).replace("\r", ""));

@@ -51,6 +51,7 @@ public final class StudyReport {
   }
 
   private final Job job;
+  private final SeatPlace seat;
   private final Port port;
   private final State state;
   private final Practice practice;
@@ -59,23 +60,31 @@ public final class StudyReport {
   private final Optional<FlowChange> change;
   private final List<Finding> findings;
 
+  /** A report on the first seat of a group that follows the group's plan. */
   public StudyReport(Job job, Port port, State state) {
+    this(
+        job,
+        job.engine().seats().stream()
+            .filter(s -> s.port() == port)
+            .min(Comparator.comparing(job::isException))
+            .orElseThrow(),
+        state);
+  }
+
+  /** A report on one seat, with what was measured of it. */
+  public StudyReport(Job job, SeatPlace seat, State state) {
     this.job = job;
-    this.port = port;
+    this.seat = seat;
+    this.port = seat.port();
     this.state = state;
     this.practice = PracticeFiles.orDefault(job.practice());
+    PlanStudy whole = PlanStudy.of(job, seat, job.planOf(seat), Optional.empty());
     if (state == State.FOUND) {
-      this.study = SeatStudy.of(job, port, job.group(port).found());
+      this.study = whole.found();
       this.plan = Optional.empty();
       this.change = Optional.empty();
       this.findings = Findings.of(study, practice, port, job.units());
     } else {
-      SeatPlace first =
-          job.engine().seats().stream()
-              .filter(s -> s.port() == port)
-              .min(Comparator.comparing(job::isException))
-              .orElseThrow();
-      PlanStudy whole = PlanStudy.of(job, first, job.planOf(first), Optional.empty());
       this.study = whole.finished();
       this.plan = Optional.of(whole);
       this.change = whole.change();
@@ -84,7 +93,11 @@ public final class StudyReport {
   }
 
   private String title() {
-    return job.name() + ", " + port.word() + " seats as " + state.name().toLowerCase(Locale.ROOT);
+    return job.name()
+        + ", "
+        + port.word()
+        + (job.isException(seat) ? " seat " + seat.label() + ", an exception, as " : " seats as ")
+        + state.name().toLowerCase(Locale.ROOT);
   }
 
   /** For reading. */
@@ -438,6 +451,7 @@ public final class StudyReport {
     ObjectNode root = mapper.createObjectNode();
     root.put("job", job.name());
     root.put("group", port.word());
+    root.put("seat", seat.label());
     root.put("state", state.name().toLowerCase(Locale.ROOT));
     root.put("practice", practice.id());
     root.put("calibrated", false);

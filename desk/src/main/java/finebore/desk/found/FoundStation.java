@@ -16,6 +16,7 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -37,6 +38,7 @@ public final class FoundStation extends BorderPane {
   private final Label title = new Label();
   private final Label assumed = new Label();
   private final Label told = new Label();
+  private final TextField material = new TextField();
   private final Button exception = new Button();
   private final Label heading = new Label();
   private final VBox rows = new VBox();
@@ -63,7 +65,20 @@ public final class FoundStation extends BorderPane {
     told.managedProperty().bind(told.textProperty().isNotEmpty());
     exception.setId("found-exception");
     exception.setMinWidth(Region.USE_PREF_SIZE);
-    HBox head = new HBox(8, title, exception);
+    material.setId("found-ring-material");
+    material.setPromptText("ring material");
+    material.setAccessibleText("Material of the seat's insert ring");
+    material.setPrefColumnCount(8);
+    material.setOnAction(e -> takeMaterial());
+    material
+        .focusedProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (!is) {
+                takeMaterial();
+              }
+            });
+    HBox head = new HBox(8, title, material, exception);
     head.setAlignment(Pos.CENTER_LEFT);
     HBox.setHgrow(title, Priority.ALWAYS);
     title.setMaxWidth(Double.MAX_VALUE);
@@ -109,6 +124,18 @@ public final class FoundStation extends BorderPane {
     section.requestLayout();
   }
 
+  /** A ring's material belongs to the seat whose ring was measured. */
+  private void takeMaterial() {
+    String label = session.seat().get().label();
+    var readings = session.job().head().readingsOf(label);
+    String words = material.getText().strip();
+    if (material.isVisible() && !readings.ringMaterial().equals(words)) {
+      session.edit(
+          "",
+          job -> job.withHead(job.head().withReadings(label, readings.withRingMaterial(words))));
+    }
+  }
+
   private void tell(String words) {
     told.setText(words);
   }
@@ -146,6 +173,11 @@ public final class FoundStation extends BorderPane {
                 + (metal.assumed().size() > 6
                     ? " and " + (metal.assumed().size() - 6) + " more"
                     : ""));
+    material.setVisible(metal.ring().isPresent());
+    material.setManaged(metal.ring().isPresent());
+    if (!material.isFocused()) {
+      material.setText(job.head().readingsOf(place.label()).ringMaterial());
+    }
     boolean own = job.isException(place);
     exception.setText(own ? "Follow the others" : "Make an exception");
     exception.setTooltip(

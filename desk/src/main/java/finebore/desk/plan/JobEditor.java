@@ -106,6 +106,8 @@ final class JobEditor extends VBox {
             engineFields(),
             heading("CAM AND CLEARANCE, of the group looked at"),
             groupFields(),
+            heading("HEAD LAYOUT, from the bore until measured"),
+            new LayoutFields(session),
             heading("FLOW TEST"),
             testFields(),
             lifts,

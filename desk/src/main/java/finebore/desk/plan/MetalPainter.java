@@ -7,8 +7,8 @@ import finebore.desk.theme.Palette;
 import finebore.found.Ring;
 import finebore.found.WaterReading;
 import finebore.section.Point;
-import finebore.section.Profile;
 import finebore.study.ReadingKind;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.canvas.GraphicsContext;
@@ -98,14 +98,20 @@ final class MetalPainter {
     if (sides.size() < 2) {
       return;
     }
+    List<Point> near = sides.get(1).metal().wall().points();
+    List<Point> far = sides.get(3).metal().wall().points();
+    List<Point> band = new ArrayList<>(near);
+    band.addAll(far.reversed());
+    path(band, true);
+    g.setFill(palette.amber().deriveColor(0, 1, 1, 0.16));
+    g.fill();
     g.setStroke(palette.amber());
     g.setLineWidth(1);
     g.setLineDashes(5, 4);
-    for (Cutting.Side side : List.of(sides.get(1), sides.get(3))) {
-      Profile wall = side.metal().wall();
-      path(wall.points(), false);
-      g.stroke();
-    }
+    path(near, false);
+    g.stroke();
+    path(far, false);
+    g.stroke();
     g.setLineDashes();
   }
 

@@ -7,6 +7,7 @@ import finebore.cutting.Operation.SingleTool;
 import finebore.cutting.Plunge;
 import finebore.desk.session.Work;
 import finebore.found.Ring;
+import finebore.head.Unshrouding;
 import finebore.seat.Seat;
 import java.util.OptionalDouble;
 
@@ -44,13 +45,26 @@ enum NewOperation {
               wanted.sealingCut().angleDeg(),
               wanted.outsideDiameterMm(),
               new Plunge.UntilClean(0, false));
-      case SWEEP -> new Operation.SweepChamber(15, 1.2 * wanted.outsideDiameterMm(), open);
+      case SWEEP -> new Operation.SweepChamber(15, reach(work), open);
       case CUT_UNDER -> new Operation.CutUnder(12.5, open, 4, 0);
       case OPEN_BOWL -> new Operation.OpenBowl(open, open);
       case BLEND_PORT -> new Blend(BlendSide.PORT, Blend.USUAL_KEEP_OFF_MM, 1.5);
       case BLEND_CHAMBER -> new Blend(BlendSide.CHAMBER, 0.3, 1);
       case FIT_RING -> new Operation.FitRing(ring(wanted, work));
     };
+  }
+
+  /** As far as frees the valve, but not past the fire ring. */
+  private static double reach(Work work) {
+    Seat wanted = work.plan().plan().wanted().seat();
+    double radius =
+        Unshrouding.radius(
+            work.plan().plan().wanted().valve().headDiameterMm() / 2,
+            wanted.depthMm(),
+            Unshrouding.LONG_SIDE);
+    double ring = work.job().layout().fireRingMm() / 2 - work.group().axisFromBoreMm().orElse(0);
+    double least = wanted.outsideDiameterMm() / 2 + 2;
+    return Math.round(20 * Math.max(least, Math.min(radius, ring))) / 10.0;
   }
 
   /** A ring with a usual wall round the wanted seat. */
