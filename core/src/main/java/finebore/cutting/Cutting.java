@@ -34,9 +34,6 @@ public record Cutting(FoundSeat found, Seat wanted, List<Side> sides, List<Step>
   /** A single cut that the wanted seat does not have counts as clean from this width on, mm. */
   private static final double NARROW_MM = 0.5;
 
-  /** A lip thinner than this breaks away under a cutter's nose, mm; assumed. */
-  private static final double LIP_MM = 0.06;
-
   /** Metal at a clock position, hours; the first side is the mean. */
   public record Side(double clock, Metal metal) {}
 
@@ -202,9 +199,16 @@ public record Cutting(FoundSeat found, Seat wanted, List<Side> sides, List<Step>
       return sides.stream().map(s -> new Wall(s.clock(), s.metal().wall())).toList();
     }
 
-    /** Depth that leaves nothing standing of the found throat, nor of the wanted one. */
+    /** Depth that leaves nothing standing of the throat that is there, nor of the wanted one. */
     private double throughThroat() {
-      return -Math.min(throatEndZ(ideal.profile()), throatEndZ(found.section().profile()));
+      Profile wall = sides.getFirst().metal().wall();
+      double lowest = throatEndZ(ideal.profile());
+      for (int k = 0; k < wall.segmentCount(); k++) {
+        if (wall.surfaces().get(k).part() == Part.THROAT) {
+          lowest = Math.min(lowest, wall.end(k).z());
+        }
+      }
+      return -lowest;
     }
 
     private static double throatEndZ(Profile wall) {
@@ -241,7 +245,7 @@ public record Cutting(FoundSeat found, Seat wanted, List<Side> sides, List<Step>
     /** Whether metal stands above a form's nose, within it. */
     private static boolean standsWithin(Profile wall, Point nose) {
       return wall.points().stream()
-          .anyMatch(p -> p.z() > nose.z() + 0.01 && p.r() < nose.r() - LIP_MM);
+          .anyMatch(p -> p.z() > nose.z() + 0.01 && p.r() < nose.r() - Form.LIP_MM);
     }
 
     private static double depth(Plunge plunge, CleanUp clean, double planned) {

@@ -20,6 +20,9 @@ public record Form(List<Cut> cuts, int sealing, List<Point> points) {
 
   private static final double BESIDE_MM = 1e-7;
 
+  /** A lip thinner than this breaks away under a cutter, mm; assumed. */
+  static final double LIP_MM = 0.06;
+
   /** Chains cuts about the outside edge of the sealing one. */
   public static Form of(List<Cut> cuts, int sealing, double seatDiameterMm) {
     List<Point> points = new ArrayList<>(List.of(new Point(seatDiameterMm / 2, 0)));
@@ -63,8 +66,7 @@ public record Form(List<Cut> cuts, int sealing, List<Point> points) {
   private OptionalDouble lack(int cut, Profile wall, boolean most) {
     Point outer = points.get(cut);
     Point inner = points.get(cut + 1);
-    double bore = bore(wall);
-    double from = Math.max(inner.r(), bore);
+    double from = throatWithin(wall, Math.max(inner.r(), bore(wall)));
     if (outer.r() - from <= BESIDE_MM) {
       return OptionalDouble.empty();
     }
@@ -91,6 +93,19 @@ public record Form(List<Cut> cuts, int sealing, List<Point> points) {
       }
     }
     return Double.isNaN(extreme) ? OptionalDouble.empty() : OptionalDouble.of(extreme);
+  }
+
+  /** A radius, or that of an upright throat just outside it: the lip between them breaks away. */
+  private static double throatWithin(Profile wall, double radius) {
+    double throat = radius;
+    for (int k = 0; k < wall.segmentCount(); k++) {
+      double r = wall.end(k).r();
+      boolean upright = Math.abs(wall.start(k).r() - r) < BESIDE_MM && wall.length(k) > LIP_MM;
+      if (upright && r > radius && r < radius + LIP_MM) {
+        throat = Math.max(throat, r);
+      }
+    }
+    return throat;
   }
 
   /** The narrowest the wall gets: within it there is nothing to cut. */

@@ -50,8 +50,12 @@ public record Witness(
       double turn = slope(wall, k) - slope(wall, k + 1);
       if (turn > SHARP_DEG) {
         int top = k;
-        while (top > 0 && slope(wall, top - 1) > slope(wall, k + 1) + SHARP_DEG) {
+        double steepest = turn;
+        // It ends where the wall has lain back by half again.
+        while (top > 0
+            && slope(wall, top - 1) - slope(wall, k + 1) > Math.max(SHARP_DEG, steepest / 2)) {
           top--;
+          steepest = Math.max(steepest, slope(wall, top) - slope(wall, k + 1));
         }
         double height = wall.start(top).z() - wall.end(k).z();
         if (height > SEEN_MM) {
@@ -67,9 +71,11 @@ public record Witness(
       double turn = slope(wall, k - 1) - slope(wall, k);
       if (turn > SHARP_DEG) {
         int end = k;
+        double flattest = turn;
         while (end < wall.segmentCount() - 1
-            && slope(wall, end + 1) < slope(wall, k - 1) - SHARP_DEG) {
+            && slope(wall, k - 1) - slope(wall, end + 1) > Math.max(SHARP_DEG, flattest / 2)) {
           end++;
+          flattest = Math.max(flattest, slope(wall, k - 1) - slope(wall, end));
         }
         double stands = wall.start(k).r() - wall.end(end).r();
         if (stands > SEEN_MM) {

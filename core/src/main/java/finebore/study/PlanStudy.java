@@ -85,8 +85,25 @@ public record PlanStudy(
         cutting,
         finished,
         left,
-        SeatSection.of(plan.wanted().seat(), Tolerance.FINE),
+        SeatSection.of(asSet(plan.wanted().seat(), cutting), Tolerance.FINE),
         change);
+  }
+
+  /** The wanted seat where the form was set to: its plunge may follow the metal. */
+  private static Seat asSet(Seat wanted, Cutting cutting) {
+    Seat seat = wanted;
+    for (Cutting.Step step : cutting.steps()) {
+      if (step.operation() instanceof Operation.CutForm form && step.depthMm().isPresent()) {
+        seat =
+            wanted
+                .withOutsideDiameter(
+                    Math.max(
+                        form.seatDiameterMm().orElse(wanted.outsideDiameterMm()),
+                        wanted.throatDiameterMm() + 0.01))
+                .withDepth(Math.clamp(step.depthMm().getAsDouble(), 0, 60));
+      }
+    }
+    return seat;
   }
 
   /** A seat of a job as found, with its readings. */

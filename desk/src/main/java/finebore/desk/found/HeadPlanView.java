@@ -181,7 +181,7 @@ final class HeadPlanView extends DrawnRegion {
             + state.letter()
             + (job.isException(valve.place()) ? "×" : ""),
         x(valve.centre()),
-        y(valve.centre()));
+        y(valve.centre()) - text() * 0.75);
   }
 
   private void legend(GraphicsContext g, Job job, Palette colours, double w, double h) {
