@@ -19,6 +19,12 @@ import java.util.List;
  */
 final class LeftSeat {
 
+  /** A single cut within this of the wanted sealing angle is the seat. */
+  private static final double SAME_ANGLE_DEG = 0.3;
+
+  private static final double LEAST_SEAT_DEG = 10;
+  private static final double MOST_SEAT_DEG = 75;
+
   private LeftSeat() {}
 
   private record Asked(int id, Cut cut) {}
@@ -66,7 +72,9 @@ final class LeftSeat {
       if (step.operation() instanceof Operation.CutForm) {
         sealing = step.cameIn().get(wanted.sealing()).id();
       } else if (step.operation() instanceof Operation.CutAngle cut
-          && Math.abs(cut.angleDeg() - angle) < 0.3) {
+          && Math.abs(cut.angleDeg() - angle) < SAME_ANGLE_DEG
+          && cut.angleDeg() >= LEAST_SEAT_DEG
+          && cut.angleDeg() <= MOST_SEAT_DEG) {
         sealing = step.cameIn().getFirst().id();
       }
     }

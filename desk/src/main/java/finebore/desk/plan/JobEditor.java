@@ -106,15 +106,15 @@ final class JobEditor extends VBox {
             engineFields(),
             heading("CAM AND CLEARANCE, of the group looked at"),
             groupFields(),
-            heading("HEAD LAYOUT, from the bore until measured"),
-            new LayoutFields(session),
             heading("FLOW TEST"),
             testFields(),
             lifts,
             heading("NOTES"),
             notes,
             heading("WHAT THE ENGINE ASKS"),
-            demand);
+            demand,
+            heading("HEAD LAYOUT, from the bore until measured"),
+            new LayoutFields(session));
     session.work().addListener((o, was, is) -> show());
     show();
   }

@@ -62,6 +62,10 @@ public final class Recovery {
 
   private void writeWaiting() {
     Optional<Unsaved> unsaved = waiting.getAndSet(null);
+    if (unsaved == null) {
+      // An earlier run of this has written what the close handed over.
+      return;
+    }
     try {
       if (unsaved.isPresent()) {
         SafeFile.write(own, unsaved.get().text().getBytes(StandardCharsets.UTF_8), false);

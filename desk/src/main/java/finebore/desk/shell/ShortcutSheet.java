@@ -18,7 +18,9 @@ final class ShortcutSheet extends StackPane {
       List.of(
           new String[] {"F1", "This sheet"},
           new String[] {"[   ]", "Previous, next seat"},
+          new String[] {"1   2", "Found station, Plan station"},
           new String[] {"P   O", "As planned, as found"},
+          new String[] {"Enter in a reading", "Take it and go on"},
           new String[] {"U", "Inches or millimetres"},
           new String[] {"Ctrl Z", "Undo"},
           new String[] {"Ctrl Shift Z, Ctrl Y", "Redo"},
