@@ -44,6 +44,9 @@ public record FoundSeat(
   /** A seat's width may run this far into the throat before its reading is doubted, mm. */
   private static final double DOUBT_MM = 0.3;
 
+  /** A throat further off its mean than this is looked at on more sides, mm. */
+  private static final double OUT_OF_ROUND_MM = 0.1;
+
   /** Press fit taken for a ring of which nobody knows it, mm; common practice, no source. */
   private static final double USUAL_FIT_MM = 0.1;
 
@@ -83,13 +86,22 @@ public record FoundSeat(
     return throatsMm.size() < 2 && runout.mm() == 0 && ledge.mm() == 0;
   }
 
-  /** Clock positions at which the section must be looked at besides its mean; none when round. */
+  /**
+   * Clock positions at which the section must be looked at besides its mean; none when round.
+   * Square to the offset nothing has moved, so those count only where the throat is another there.
+   */
   public List<Double> sides() {
     if (isRound()) {
       return List.of();
     }
     double first = runout.mm() > 0 ? runout.clock() : ledge.mm() > 0 ? ledge.clock() : 12;
-    return Stream.of(0, 3, 6, 9).map(h -> (first + h - 1) % 12 + 1).toList();
+    boolean square =
+        ledge.mm() > 0
+            || throatsMm.values().stream()
+                .anyMatch(d -> Math.abs(d - seat.throatDiameterMm()) > OUT_OF_ROUND_MM);
+    return (square ? Stream.of(0, 3, 6, 9) : Stream.of(0, 6))
+        .map(h -> (first + h - 1) % 12 + 1)
+        .toList();
   }
 
   /** Throat diameter at a clock position, by straight lines between those read, mm. */

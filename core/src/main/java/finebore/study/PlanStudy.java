@@ -37,6 +37,8 @@ import java.util.OptionalDouble;
  * @param finished study of what they leave
  * @param left metal left where it counts
  * @param ideal the wanted seat, were all its metal there
+ * @param lacking metal that the wanted seat would need from its sealing cut down to its last one,
+ *     and that is not there
  * @param change of flow against found; empty when a valve falls through
  */
 public record PlanStudy(
@@ -48,6 +50,7 @@ public record PlanStudy(
     SeatStudy finished,
     MetalLeft left,
     SeatSection ideal,
+    Region lacking,
     Optional<FlowChange> change) {
 
   /**
@@ -77,6 +80,7 @@ public record PlanStudy(
                     job.test().bands(),
                     plan.wanted().valve().headDiameterMm(),
                     group.cam()));
+    SeatSection ideal = SeatSection.of(asSet(plan.wanted().seat(), cutting), Tolerance.FINE);
     return new PlanStudy(
         place,
         plan,
@@ -85,7 +89,8 @@ public record PlanStudy(
         cutting,
         finished,
         left,
-        SeatSection.of(asSet(plan.wanted().seat(), cutting), Tolerance.FINE),
+        ideal,
+        lacking(ideal, cutting.metal().wall()),
         change);
   }
 
@@ -120,19 +125,14 @@ public record PlanStudy(
     return Witness.of(finished.seat().profile(), finished.seat().seat().sealing());
   }
 
-  /**
-   * Metal that the wanted seat would need from its sealing cut down to its last one, and that is
-   * not there.
-   */
-  public Region lacking() {
+  private static Region lacking(SeatSection ideal, Profile wall) {
     Seat wanted = ideal.seat();
     double low = -wanted.depthMm();
     for (int k = wanted.sealing(); k < wanted.cuts().size(); k++) {
       low -= wanted.cuts().get(k).heightMm();
     }
-    return solid(ideal.profile())
-        .minus(solid(cutting.metal().wall()))
-        .and(Region.box(0, wanted.outsideDiameterMm() / 2, low, -wanted.depthMm() + 0.001));
+    Region zone = Region.box(0, wanted.outsideDiameterMm() / 2, low, -wanted.depthMm() + 0.001);
+    return solid(ideal.profile()).and(zone).minus(solid(wall));
   }
 
   /** All metal outside a wall, far out. */

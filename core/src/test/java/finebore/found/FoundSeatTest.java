@@ -79,7 +79,8 @@ class FoundSeatTest {
   @Test
   void runoutMovesWhatWasCutAndALedgeMovesThePort() {
     FoundSeat seat = found(Measure.RUNOUT, 0.2, Measure.RUNOUT_CLOCK, 3);
-    assertThat(seat.sides()).containsExactly(3.0, 6.0, 9.0, 12.0);
+    assertThat(seat.sides()).containsExactly(3.0, 9.0);
+    assertThat(found(Measure.THROAT_12, 34.0, Measure.THROAT_3, 34.4).sides()).hasSize(4);
     assertThat(edge(seat.wallAt(3))).isCloseTo(19.2, within(1e-9));
     assertThat(edge(seat.wallAt(9))).isCloseTo(18.8, within(1e-9));
     assertThat(edge(seat.wallAt(12))).isCloseTo(19, within(1e-9));

@@ -99,7 +99,7 @@ final class MetalPainter {
       return;
     }
     List<Point> near = sides.get(1).metal().wall().points();
-    List<Point> far = sides.get(3).metal().wall().points();
+    List<Point> far = sides.get(1 + (sides.size() - 1) / 2).metal().wall().points();
     List<Point> band = new ArrayList<>(near);
     band.addAll(far.reversed());
     path(band, true);
