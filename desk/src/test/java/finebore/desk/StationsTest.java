@@ -78,6 +78,9 @@ class StationsTest {
   void readingsGoInAsTheHandGoes() {
     desk.type(KeyCode.DIGIT1);
     assertThat(desk.isShown("#found-station")).isTrue();
+    // The key itself goes into no cell.
+    assertThat(focused()).isEqualTo("cell-I1-ledge");
+    assertThat(((TextField) desk.lookup("#cell-I1-ledge").query()).getText()).isEmpty();
     assertThat(words("#found-findings"))
         .contains("Throat is 34.92 to 35.00 mm, the others of its kind")
         .contains("Wall at bowl is 2.10 mm, less than 2.30 mm");

@@ -116,7 +116,8 @@ public final class FoundStation extends BorderPane {
 
   /** Puts the keyboard where the next reading is due. */
   public void focus() {
-    sheet.focusFirst();
+    // The sheet may have been put into the window only just now.
+    javafx.application.Platform.runLater(sheet::focusFirst);
   }
 
   public void restyle() {

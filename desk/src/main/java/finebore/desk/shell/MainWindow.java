@@ -57,6 +57,7 @@ public final class MainWindow {
   private final JobFiles files;
   private final ShortcutSheet sheet = new ShortcutSheet(this::hideSheet);
   private Optional<Welcome> welcome = Optional.empty();
+  private boolean stationKey;
   private Theme theme;
   private double textScale;
 
@@ -333,6 +334,12 @@ public final class MainWindow {
 
   /** Brackets stand on different keys, some behind AltGr, so it is what was typed that counts. */
   private void typed(KeyEvent e) {
+    if (stationKey) {
+      // The key that went to a station is not a reading.
+      stationKey = false;
+      e.consume();
+      return;
+    }
     if (takesPlainKeys() && (e.getCharacter().equals("[") || e.getCharacter().equals("]"))) {
       session.step(e.getCharacter().equals("[") ? -1 : 1);
       e.consume();
@@ -347,8 +354,10 @@ public final class MainWindow {
     } else if (e.getCode() == KeyCode.O) {
       session.showFound(true);
     } else if (e.getCode() == KeyCode.DIGIT1 || e.getCode() == KeyCode.NUMPAD1) {
+      stationKey = true;
       goTo(true);
     } else if (e.getCode() == KeyCode.DIGIT2 || e.getCode() == KeyCode.NUMPAD2) {
+      stationKey = true;
       goTo(false);
     } else {
       return;
