@@ -19,7 +19,7 @@ record Tool(Region area, Profile edge) {
   /** Above everything there is to cut, mm. */
   private static final double HIGH = 200;
 
-  private static final Surface SIDE = Surface.of(Part.RIDGE, "the step at the cutter's edge");
+  private static final Surface SIDE = Surface.of(Part.RIDGE, "the step beside the cutter");
   private static final Surface NOSE = Surface.of(Part.SHOULDER, "the step under the cutter");
 
   /**

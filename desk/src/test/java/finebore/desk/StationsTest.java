@@ -134,6 +134,10 @@ class StationsTest {
     assertThat(desk.text("#section-title")).isEqualTo("I1  intake as planned, all 4 alike");
     desk.runFx(() -> ((ToggleButton) desk.lookup("#operation-0").query()).fire());
     assertThat(desk.text("#section-title")).contains("found metal");
+    desk.type(KeyCode.PAGE_DOWN);
+    assertThat(desk.text("#section-title")).isEqualTo("I1  intake after operation 1");
+    desk.type(KeyCode.PAGE_UP);
+    assertThat(desk.text("#section-title")).contains("found metal");
   }
 
   @Test

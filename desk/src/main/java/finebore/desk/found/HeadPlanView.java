@@ -188,7 +188,8 @@ final class HeadPlanView extends DrawnRegion {
     g.setFill(colours.muted());
     g.setTextAlign(TextAlignment.LEFT);
     g.setTextBaseline(VPos.CENTER);
-    g.setFont(Theme.words(text() * 0.95));
+    // Two lines that must fit whatever the size of text.
+    g.setFont(Theme.words(Math.min(text() * 0.95, w / 36)));
     g.fillText(
         "- not measured   M measured   P planned   R ready   ! doubtful   × exception",
         8,

@@ -188,6 +188,13 @@ public final class JobSession {
     return Optional.empty();
   }
 
+  /** Goes one operation back or on; past the last stands the finished metal. */
+  public void scrub(int by) {
+    int all = work.get().plan().cutting().steps().size();
+    int next = (showFound ? 0 : steps.orElse(all + 1)) + by;
+    lookAfter(next > all ? OptionalInt.empty() : OptionalInt.of(Math.max(0, next)));
+  }
+
   /** Looks at the metal after so many operations; empty is after all of them. */
   public void lookAfter(OptionalInt operations) {
     steps = operations;

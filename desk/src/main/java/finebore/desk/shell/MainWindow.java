@@ -353,6 +353,8 @@ public final class MainWindow {
       session.showFound(false);
     } else if (e.getCode() == KeyCode.O) {
       session.showFound(true);
+    } else if (e.getCode() == KeyCode.PAGE_UP || e.getCode() == KeyCode.PAGE_DOWN) {
+      session.scrub(e.getCode() == KeyCode.PAGE_UP ? -1 : 1);
     } else if (e.getCode() == KeyCode.DIGIT1 || e.getCode() == KeyCode.NUMPAD1) {
       stationKey = true;
       goTo(true);

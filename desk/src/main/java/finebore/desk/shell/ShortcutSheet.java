@@ -20,6 +20,7 @@ final class ShortcutSheet extends StackPane {
           new String[] {"[   ]", "Previous, next seat"},
           new String[] {"1   2", "Found station, Plan station"},
           new String[] {"P   O", "As planned, as found"},
+          new String[] {"Page Up, Page Down", "The metal one operation earlier, later"},
           new String[] {"Enter in a reading", "Take it and go on"},
           new String[] {"U", "Inches or millimetres"},
           new String[] {"Ctrl Z", "Undo"},
