@@ -8,6 +8,9 @@ import finebore.job.Job;
 import finebore.job.Port;
 import java.util.ArrayList;
 import java.util.List;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
 
 /**
  * The head seen from the chamber, to scale: x along the head, y across it toward the exhausts, mm.
@@ -32,9 +35,20 @@ public record HeadPlan(List<Bore> bores, List<ValvePlace> valves) {
    * A bore with what belongs to it.
    *
    * @param cylinder number from 1
+   * @param chamber outline of its chamber, taken round its valves and plug as nobody measures it
    */
   public record Bore(
-      int cylinder, Spot centre, double boreMm, double fireRingMm, Spot plug, double plugMm) {}
+      int cylinder,
+      Spot centre,
+      double boreMm,
+      double fireRingMm,
+      Spot plug,
+      double plugMm,
+      List<Spot> chamber) {
+    public Bore {
+      chamber = List.copyOf(chamber);
+    }
+  }
 
   /**
    * A valve.
@@ -51,6 +65,9 @@ public record HeadPlan(List<Bore> bores, List<ValvePlace> valves) {
 
   /** Room left between valves of a kind where nobody has measured it, mm. */
   private static final double APART_MM = 2;
+
+  /** Metal round the plug that the chamber takes in, mm. */
+  private static final double ROUND_PLUG_MM = 3;
 
   public HeadPlan {
     bores = List.copyOf(bores);
@@ -72,21 +89,43 @@ public record HeadPlan(List<Bore> bores, List<ValvePlace> valves) {
       int column = (cylinder - 1) % layout.cylindersPerHead();
       Spot centre =
           new Spot(column * layout.boreSpacingMm(), -row * BETWEEN_HEADS * engine.boreMm());
+      List<ValvePlace> own = new ArrayList<>();
+      for (SeatPlace place : engine.seats()) {
+        if (place.cylinder() == cylinder) {
+          own.add(valve(job, place, centre));
+        }
+      }
+      valves.addAll(own);
+      Spot plug = centre.plus(layout.plugXMm(), layout.plugYMm());
       bores.add(
           new Bore(
               cylinder,
               centre,
               engine.boreMm(),
               layout.fireRingMm(),
-              centre.plus(layout.plugXMm(), layout.plugYMm()),
-              layout.plugMm()));
-      for (SeatPlace place : engine.seats()) {
-        if (place.cylinder() == cylinder) {
-          valves.add(valve(job, place, centre));
-        }
-      }
+              plug,
+              layout.plugMm(),
+              chamber(own, plug, layout)));
     }
     return new HeadPlan(bores, valves);
+  }
+
+  /** The hull of discs a little larger than the valves' heads and the plug. */
+  private static List<Spot> chamber(List<ValvePlace> valves, Spot plug, HeadLayout layout) {
+    GeometryFactory factory = new GeometryFactory();
+    Geometry discs = disc(factory, plug, layout.plugMm() / 2 + ROUND_PLUG_MM);
+    for (ValvePlace valve : valves) {
+      discs = discs.union(disc(factory, valve.centre(), valve.headMm() / 2 + APART_MM));
+    }
+    List<Spot> outline = new ArrayList<>();
+    for (Coordinate c : discs.convexHull().getCoordinates()) {
+      outline.add(new Spot(c.getX(), c.getY()));
+    }
+    return outline;
+  }
+
+  private static Geometry disc(GeometryFactory factory, Spot centre, double radius) {
+    return factory.createPoint(new Coordinate(centre.x(), centre.y())).buffer(radius);
   }
 
   private static ValvePlace valve(Job job, SeatPlace place, Spot bore) {

@@ -389,7 +389,7 @@ public final class Findings {
           above
               ? "More metal goes than the seat needs, and it cannot be put back."
               : "Old seat shows through on one side: it leaks.";
-      case SPACER -> "Spring height and valve gear must be brought back.";
+      case SPACER, SPRING_HEIGHT -> "Spring height and valve gear must be brought back.";
       case RING_WALL, RING_FLOOR ->
           above
               ? "More ring than needed takes up the neighbour's room."

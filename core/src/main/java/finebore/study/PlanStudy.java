@@ -179,7 +179,14 @@ public record PlanStudy(
       }
     }
     bare.reading(ReadingKind.SINK)
-        .ifPresent(sink -> more.add(new Reading(ReadingKind.SPACER, Math.max(0, sink))));
+        .ifPresent(
+            sink -> {
+              more.add(new Reading(ReadingKind.SPACER, Math.max(0, sink)));
+              job.head()
+                  .readingsOf(place.label())
+                  .value(Measure.SPRING_HEIGHT)
+                  .ifPresent(mm -> more.add(new Reading(ReadingKind.SPRING_HEIGHT, mm + sink)));
+            });
     left.ringWallMm().ifPresent(mm -> more.add(new Reading(ReadingKind.RING_WALL, mm)));
     left.ringFloorMm().ifPresent(mm -> more.add(new Reading(ReadingKind.RING_FLOOR, mm)));
     left.waterMm().ifPresent(mm -> more.add(new Reading(ReadingKind.WATER, mm)));

@@ -95,6 +95,11 @@ public enum ReadingKind {
       "Spring spacer",
       Quantity.LENGTH,
       "Spacer under the spring that brings its height back; grinding as much off the stem tip brings the valve gear back."),
+  SPRING_HEIGHT(
+      "springHeight",
+      "Spring height",
+      Quantity.LENGTH,
+      "Installed spring height as measured, and the sink, before a spacer."),
   RING_WALL(
       "ringWall",
       "Ring wall left",

@@ -94,8 +94,9 @@ class StationsTest {
     assertThat(desk.print("#found-section")).isNotEqualTo(section);
     assertThat(words("#found-findings")).contains("Throat 12-6 is 28.40 mm");
     // The end of a row leads to the next measure.
-    cell("E4-throat12", "28.03 mm");
+    cell("E4-throat12", "+0028.030 mm");
     assertThat(focused()).isEqualTo("cell-I1-throat130");
+    assertThat(desk.session.job().head().readingsOf("E4").value(Measure.THROAT_12)).hasValue(28.03);
   }
 
   @Test

@@ -85,7 +85,7 @@ class ReportsTest {
         .filteredOn(r -> r.get("item").equals("flow") && r.get("section").equals("lift"))
         .hasSize(13);
     assertThat(rows).filteredOn(r -> r.get("section").equals("cut")).hasSize(4);
-    assertThat(rows).filteredOn(r -> r.get("section").equals("reading")).hasSize(26);
+    assertThat(rows).filteredOn(r -> r.get("section").equals("reading")).hasSize(27);
     assertThat(rows).filteredOn(r -> r.get("section").equals("band")).hasSize(4);
     assertThat(rows).anySatisfy(r -> assertThat(r.get("remark")).startsWith("outside"));
   }

@@ -123,8 +123,14 @@ final class HeadPlanView extends DrawnRegion {
     g.setStroke(colours.edge());
     g.setLineWidth(1.4);
     circle(g, bore.centre(), bore.boreMm() / 2, false);
-    g.setStroke(colours.muted());
+    double[] xs = bore.chamber().stream().mapToDouble(this::x).toArray();
+    double[] ys = bore.chamber().stream().mapToDouble(this::y).toArray();
+    g.setFill(colours.paper());
+    g.fillPolygon(xs, ys, xs.length);
+    g.setStroke(colours.strongLine());
     g.setLineWidth(1);
+    g.strokePolygon(xs, ys, xs.length);
+    g.setStroke(colours.muted());
     circle(g, bore.plug(), bore.plugMm() / 2, false);
     double px = x(bore.plug());
     double py = y(bore.plug());
@@ -201,7 +207,7 @@ final class HeadPlanView extends DrawnRegion {
                 + UnitSystem.fixed(job.layout().intakeTiltDeg(), 0)
                 + "° intake, "
                 + UnitSystem.fixed(job.layout().exhaustTiltDeg(), 0)
-                + "° exhaust; dashed: fire ring";
+                + "° exhaust; dashed: fire ring; chamber round the valves";
     g.fillText(tilt, 8, h - 0.95 * text());
   }
 }

@@ -105,7 +105,9 @@ final class ReadingCell extends TextField {
     }
   }
 
-  private double read(String text) throws NotationException {
+  private double read(String typed) throws NotationException {
+    // Gauges send the sign of what they read.
+    String text = typed.strip().replaceFirst("^\\+0*(?=\\d)", "");
     return switch (measure.kind()) {
       case LENGTH -> Notation.length(text, session.units());
       case ANGLE -> Notation.angle(text);
