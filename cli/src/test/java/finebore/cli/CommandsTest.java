@@ -53,6 +53,19 @@ class CommandsTest {
   }
 
   @Test
+  void studiesOneSeatByItsLabel() {
+    assertThat(run("study", job.toString(), "--seat", "E2")).isZero();
+    String second = out.toString();
+    out.getBuffer().setLength(0);
+    assertThat(run("study", job.toString(), "--seat", "E1")).isZero();
+    assertThat(second)
+        .startsWith("Skarn 1.6, exhaust seats as planned")
+        .contains("OPERATIONS")
+        .isNotEqualTo(out.toString());
+    failsWithOneLine("--seat: expected one of I1, E1", "study", job.toString(), "--seat", "X9");
+  }
+
+  @Test
   void writesCutSheets() throws IOException {
     Path text = folder.resolve("sheet.txt");
     Path csv = folder.resolve("sheet.csv");

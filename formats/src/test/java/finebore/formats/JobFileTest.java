@@ -196,6 +196,39 @@ class JobFileTest {
         .hasMessageContaining(message);
   }
 
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "\"operation\" : \"openThroat\"|\"operation\" : \"paint\"|at job.intake.plans[0].operations[0].operation: expected one of openThroat, cutForm",
+        "\"taperDeg\" : 0.0|\"taperDeg\" : 80|at job.intake.plans[0].operations[0]: throat cutter taper must be 0 to 45 degrees, was 80",
+        "\"to\" : \"planned\"|\"to\" : \"hell\"|at job.intake.plans[0].operations[1].plunge.to: expected one of planned, depth, clean",
+        "\"ready\" : false|\"ready\" : \"soon\"|at job.intake.plans[0].ready: expected true or false, found \"soon\"",
+        "\"chosenPlan\" : 1|\"chosenPlan\" : 5|at job.intake: the chosen plan must be one of 2, was number 5",
+        "\"seatWidth\" : 2.31|\"seatWidth\" : 99|at job.head.seats[0]: Seat width must be 0 to 15 mm, was 99",
+        "\"fireRingMm\" : 83.5|\"fireRingMm\" : 2|at job.head.layout: fire ring diameter must be 15 to 600 mm, was 2",
+        "\"compressionRatio\" : 9.4|\"compressionRatio\" : \"high\"|at job.head.compressionRatio: expected a number, found \"high\"",
+      })
+  void namesThePlaceInAPlan(String from, String to, String message) {
+    namesThePlaceOfWhatIsWrong(from, to, message);
+  }
+
+  @Test
+  void anOperationOfAnotherKindTakesNoFieldsOver() throws FileProblem {
+    JobDocument document = JobFile.parse(demoText(), "x");
+    Job job = document.job();
+    Plan plan =
+        job.intake()
+            .plan()
+            .withOperationAt(0, new Operation.Blend(Operation.BlendSide.CHAMBER, 0.3, 1));
+    Job changed = job.withGroup(Port.INTAKE, job.intake().withPlan(plan));
+    String written = JobFile.text(document.withJob(changed));
+    assertThat(written.replaceAll("\\s+", ""))
+        .contains(
+            "{\"operation\":\"blend\",\"side\":\"chamber\",\"keepOffMm\":0.3,\"radiusMm\":1.0}");
+    assertThat(JobFile.parse(written, "x").job()).isEqualTo(changed);
+  }
+
   @Test
   void aCutOffFileNamesItsPlaceWhereverItIsCut() {
     String text = demoText();

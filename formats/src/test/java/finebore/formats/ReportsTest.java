@@ -3,9 +3,13 @@ package finebore.formats;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import finebore.cutting.Operation;
+import finebore.cutting.Plunge;
 import finebore.formats.StudyReport.State;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
+import finebore.job.Overrule;
+import finebore.job.Plan;
 import finebore.job.Port;
 import finebore.study.PlanStudy;
 import finebore.study.ReadingKind;
@@ -128,5 +132,63 @@ class ReportsTest {
               assertThat(r.get("setting")).isEqualTo("Seat outside diameter, by the pointer");
               assertThat(r.get("value")).isEqualTo("33.00 mm");
             });
+  }
+
+  @Test
+  void anExceptionAndWhatWasOverruledStandOnTheCutSheet() throws IOException {
+    SeatPlace seat = DEMO.engine().seats().get(2);
+    Plan own =
+        DEMO.planOf(seat)
+            .withOperations(
+                List.of(
+                    new Operation.CutAngle(
+                        Operation.SingleTool.STONE, 45, 39.4, new Plunge.UntilClean(0.1, false))))
+            .withOverrule(new Overrule("water", "wall drilled and measured"));
+    Job job = DEMO.withException(seat, own);
+    String text = CutSheetFile.text(job);
+    assertThat(text)
+        .containsSubsequence(
+            "INTAKE  seats I1 I3 I4",
+            "INTAKE  seats I2",
+            "overruled, water: wall drilled and measured",
+            "Single cut",
+            "45°, stone",
+            "EXHAUST  seats E1 E2 E3 E4");
+    assertThat(csv(CutSheetFile.csv(job)))
+        .anySatisfy(
+            r -> {
+              assertThat(r.get("seats")).isEqualTo("I2");
+              assertThat(r.get("tool")).isEqualTo("Single cut");
+            });
+    assertThat(new StudyReport(job, seat, State.PLANNED).text())
+        .startsWith("Skarn 1.6, intake seat I2, an exception, as planned");
+    // The report on the group is on a seat that follows it.
+    assertThat(new StudyReport(job, Port.INTAKE, State.PLANNED).text())
+        .startsWith("Skarn 1.6, intake seats as planned");
+  }
+
+  @Test
+  void theFoundReportIsOfTheSeatAsMeasured() {
+    SeatPlace odd = DEMO.engine().seats().get(4);
+    JsonNode root = JsonMapper.shared().readTree(new StudyReport(DEMO, odd, State.FOUND).json());
+    assertThat(root.get("seat").stringValue()).isEqualTo("I3");
+    // I3's throat of 34.97 mm, out of family, over the 39.5 mm valve.
+    assertThat(root.at("/readings/throatRatio/value").doubleValue())
+        .isCloseTo(34.97 / 39.5, within(1e-3));
+    assertThat(root.has("operations")).isFalse();
+  }
+
+  @Test
+  void everyDemoJobReportsAllItsSeats() {
+    for (String name : JobFile.demoNames()) {
+      Job job = JobFile.demo(name);
+      for (SeatPlace seat : job.engine().seats()) {
+        String text = new StudyReport(job, seat, State.PLANNED).text();
+        assertThat(text).contains("OPERATIONS").contains("FLOW AT EACH LIFT");
+        assertThat(text).doesNotContain("cannot be carried out");
+      }
+      assertThat(CutSheetFile.text(job)).contains("Form cut");
+    }
+    assertThat(CutSheetFile.text(JobFile.demo("tuff-650"))).contains("Fit a ring");
   }
 }

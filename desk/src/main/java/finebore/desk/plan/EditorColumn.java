@@ -24,6 +24,9 @@ final class EditorColumn extends VBox {
   private final ToggleButton planned = new ToggleButton("Planned");
   private final ToggleButton found = new ToggleButton("Found");
   private final ToggleButton details = new ToggleButton("Job");
+  private final Label standsIn =
+      new Label(
+          "One seat of its kind: these stand in for what is not measured of a seat. Readings are taken at the Found station.");
   private final Label underhead = heading("UNDERHEAD");
 
   EditorColumn(JobSession session) {
@@ -52,9 +55,14 @@ final class EditorColumn extends VBox {
     HBox tabs = new HBox(2, steps, planned, found, details);
     tabs.getStyleClass().add("tabs");
 
+    standsIn.setWrapText(true);
+    standsIn.setMinHeight(USE_PREF_SIZE);
+    standsIn.getStyleClass().addAll("small", "muted");
+    standsIn.managedProperty().bind(standsIn.visibleProperty());
     pairing
         .getChildren()
         .addAll(
+            standsIn,
             new CutStackEditor(session),
             heading("SEAT, THROAT, BOWL"),
             seatFields(),
@@ -85,6 +93,7 @@ final class EditorColumn extends VBox {
   }
 
   private void show(Work work) {
+    standsIn.setVisible(work.showFound());
     if (!details.isSelected() && !steps.isSelected()) {
       (work.showFound() ? found : planned).setSelected(true);
     }

@@ -31,6 +31,41 @@ record Grip(String id, String name, Point at, Drag drag) {
   /** All grips of the state looked at, the valve lifted. */
   static List<Grip> of(Work work, double liftMm) {
     List<Grip> grips = new ArrayList<>();
+    // What was measured of a seat is changed where it was read in.
+    boolean measured =
+        work.showFound() && !work.job().head().readingsOf(work.place().label()).isEmpty();
+    if (!measured) {
+      ofSeat(work, grips);
+    }
+    double rest = work.shown().seated().map(s -> s.restMm()).orElse(0.0);
+    Valve valve = work.pairing().valve();
+    grips.add(
+        new Grip(
+            "valve-head",
+            "valve head diameter",
+            new Point(valve.headDiameterMm() / 2, rest + liftMm),
+            (start, dr, dz, other, step) ->
+                start.withValve(
+                    start
+                        .valve()
+                        .withHeadDiameter(tidy(start.valve().headDiameterMm() + 2 * dr, step)))));
+    Point face = work.shown().valve().faceInnerEdge();
+    grips.add(new Grip("valve-face", "valve face width", face.plus(0, rest + liftMm), Grip::face));
+    for (int k = 0; k < valve.backCuts().size(); k++) {
+      Cut cut = valve.backCuts().get(k);
+      face = face.plus(-cut.projectedMm(), -cut.heightMm());
+      int index = k;
+      grips.add(
+          new Grip(
+              "back-cut-" + k,
+              "back cut width",
+              face.plus(0, rest + liftMm),
+              (start, dr, dz, other, step) -> backCut(start, index, dr, dz, step)));
+    }
+    return List.copyOf(grips);
+  }
+
+  private static void ofSeat(Work work, List<Grip> grips) {
     grips.add(
         new Grip(
             "seat-outside",
@@ -63,32 +98,6 @@ record Grip(String id, String name, Point at, Drag drag) {
                                     .seat()
                                     .withThroat(
                                         tidy(start.seat().throatDiameterMm() + 2 * dr, step))))));
-    double rest = work.shown().seated().map(s -> s.restMm()).orElse(0.0);
-    Valve valve = work.pairing().valve();
-    grips.add(
-        new Grip(
-            "valve-head",
-            "valve head diameter",
-            new Point(valve.headDiameterMm() / 2, rest + liftMm),
-            (start, dr, dz, other, step) ->
-                start.withValve(
-                    start
-                        .valve()
-                        .withHeadDiameter(tidy(start.valve().headDiameterMm() + 2 * dr, step)))));
-    Point face = work.shown().valve().faceInnerEdge();
-    grips.add(new Grip("valve-face", "valve face width", face.plus(0, rest + liftMm), Grip::face));
-    for (int k = 0; k < valve.backCuts().size(); k++) {
-      Cut cut = valve.backCuts().get(k);
-      face = face.plus(-cut.projectedMm(), -cut.heightMm());
-      int index = k;
-      grips.add(
-          new Grip(
-              "back-cut-" + k,
-              "back cut width",
-              face.plus(0, rest + liftMm),
-              (start, dr, dz, other, step) -> backCut(start, index, dr, dz, step)));
-    }
-    return List.copyOf(grips);
   }
 
   private static Point farEnd(Work work, int cut) {
