@@ -1,9 +1,12 @@
 package finebore.job;
 
 import finebore.cutting.Operation;
+import finebore.cutting.Plunge;
 import finebore.cutting.UsualOperations;
+import finebore.seat.Seat;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
 
 /**
  * What is to become of a seat: the seat and valve wanted, and the operations that bring them in.
@@ -35,6 +38,38 @@ public record Plan(
 
   public Plan withWanted(Pairing changed) {
     return new Plan(changed, operations, overrules, false);
+  }
+
+  /**
+   * With another wanted pairing that the operations follow: where it differs in a size that an
+   * operation has set for itself, that setting is opened again, or the change would show nowhere.
+   */
+  public Plan following(Pairing changed) {
+    Seat before = wanted.seat();
+    Seat after = changed.seat();
+    List<Operation> follow = new ArrayList<>();
+    for (Operation operation : operations) {
+      follow.add(
+          switch (operation) {
+            case Operation.OpenThroat open
+                when before.throatDiameterMm() != after.throatDiameterMm() ->
+                new Operation.OpenThroat(OptionalDouble.empty(), open.taperDeg(), open.depthMm());
+            case Operation.CutForm form -> following(form, before, after);
+            case Operation.OpenBowl bowl when before.bowlDiameterMm() != after.bowlDiameterMm() ->
+                new Operation.OpenBowl(OptionalDouble.empty(), bowl.depthMm());
+            default -> operation;
+          });
+    }
+    return withWanted(changed).withOperations(follow);
+  }
+
+  private static Operation following(Operation.CutForm form, Seat before, Seat after) {
+    boolean moved = before.outsideDiameterMm() != after.outsideDiameterMm();
+    boolean deeper = before.depthMm() != after.depthMm();
+    return new Operation.CutForm(
+        form.cutter(),
+        moved ? OptionalDouble.empty() : form.seatDiameterMm(),
+        deeper ? new Plunge.AsPlanned() : form.plunge());
   }
 
   public Plan withOperations(List<Operation> changed) {

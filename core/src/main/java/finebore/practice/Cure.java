@@ -19,7 +19,7 @@ public sealed interface Cure {
 
   /** The plan with the change made. */
   default Plan applyTo(Plan plan) {
-    return plan.withWanted(applyTo(plan.wanted()));
+    return plan.following(applyTo(plan.wanted()));
   }
 
   /** The change in words, lengths in the given units. */

@@ -7,6 +7,7 @@ import finebore.Samples;
 import finebore.cutting.Operation;
 import finebore.cutting.Operation.Blend;
 import finebore.cutting.Operation.BlendSide;
+import finebore.cutting.Plunge;
 import finebore.cutting.UsualOperations;
 import finebore.found.Measure;
 import finebore.found.SeatReadings;
@@ -54,6 +55,34 @@ class PlanTest {
     assertThat(ready.withOperation(0, BLEND).ready()).isFalse();
     assertThat(ready.withOverrule(new Overrule("water", "drilled")).ready()).isFalse();
     assertThat(ready.withoutOverrule("water").ready()).isFalse();
+  }
+
+  @Test
+  void whatIsChangedInTheWantedSeatIsFollowedAgain() {
+    OptionalDouble open = OptionalDouble.empty();
+    OptionalDouble own = OptionalDouble.of(36);
+    Plan set =
+        plan()
+            .withOperations(
+                List.of(
+                    new Operation.OpenThroat(own, 4, own),
+                    new Operation.CutForm("A4", OptionalDouble.of(41), new Plunge.ToDepth(9)),
+                    new Operation.OpenBowl(own, open),
+                    BLEND));
+    var seat = Samples.pairing().seat();
+    var pairing = Samples.pairing();
+    Plan throat = set.following(pairing.withSeat(seat.withThroat(37)));
+    assertThat(throat.operations().getFirst()).isEqualTo(new Operation.OpenThroat(open, 4, own));
+    assertThat(throat.operations().subList(1, 4)).isEqualTo(set.operations().subList(1, 4));
+    Plan deeper = set.following(pairing.withSeat(seat.withDepth(10.3)));
+    assertThat(deeper.operations().get(1))
+        .isEqualTo(new Operation.CutForm("A4", OptionalDouble.of(41), new Plunge.AsPlanned()));
+    Plan moved = set.following(pairing.withSeat(seat.withOutsideDiameter(41.5)));
+    assertThat(moved.operations().get(1))
+        .isEqualTo(new Operation.CutForm("A4", open, new Plunge.ToDepth(9)));
+    Plan bowl = set.following(pairing.withSeat(seat.withBowl(39, seat.bowlDepthMm())));
+    assertThat(bowl.operations().get(2)).isEqualTo(new Operation.OpenBowl(open, open));
+    assertThat(set.following(pairing).operations()).isEqualTo(set.operations());
   }
 
   @Test

@@ -4,6 +4,7 @@ import finebore.cutting.CutSheet;
 import finebore.cutting.Cutting;
 import finebore.cutting.Seating;
 import finebore.cutting.Settings;
+import finebore.cutting.Witness;
 import finebore.flow.FlowChange;
 import finebore.flow.LiftPoint;
 import finebore.flow.Loss;
@@ -110,7 +111,11 @@ public final class StudyReport {
         "practice: %s; depression %s; not calibrated: trust the change, not the figure",
         practice.name(),
         units.pressureText(job.test().depressionPa()));
-    plan.ifPresent(p -> operations(out, p));
+    plan.ifPresent(
+        p -> {
+          operations(out, p);
+          witnesses(out, p);
+        });
     line(out, "");
     line(out, "READINGS");
     for (Reading reading : study.readings()) {
@@ -167,6 +172,25 @@ public final class StudyReport {
           Settings.of(step.operation(), whole.cutting().wanted(), step.depthMm(), job.units())) {
         line(out, "       %-42s %s", setting.name(), setting.value());
       }
+    }
+  }
+
+  /** Old metal and tool marks that stand beside the cuts. */
+  private void witnesses(StringBuilder out, PlanStudy whole) {
+    line(out, "");
+    line(out, "STANDING BESIDE THE CUTS");
+    if (whole.witnesses().isEmpty()) {
+      line(out, "  nothing");
+    }
+    for (Witness witness : whole.witnesses()) {
+      line(
+          out,
+          "  %s: %s high at %s, turning %s°, %s",
+          witness.inChamber() ? "over the seat" : "in the throat",
+          job.units().lengthText(witness.heightMm()),
+          job.units().lengthText(2 * witness.at().r()),
+          UnitSystem.fixed(witness.turnDeg(), 0),
+          witness.surface().name());
     }
   }
 
@@ -473,6 +497,20 @@ public final class StudyReport {
                             .put("shownMm", c.shownMm())
                             .put("leastMm", c.leastMm()));
           }
+        });
+    plan.ifPresent(
+        p -> {
+          ArrayNode witnesses = root.putArray("witnesses");
+          p.witnesses()
+              .forEach(
+                  w ->
+                      witnesses
+                          .addObject()
+                          .put("place", w.inChamber() ? "chamber" : "throat")
+                          .put("surface", w.surface().name())
+                          .put("diameterMm", 2 * w.at().r())
+                          .put("heightMm", w.heightMm())
+                          .put("turnDeg", w.turnDeg()));
         });
     ObjectNode readings = root.putObject("readings");
     for (Reading reading : study.readings()) {

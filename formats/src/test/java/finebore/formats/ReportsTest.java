@@ -190,5 +190,12 @@ class ReportsTest {
       assertThat(CutSheetFile.text(job)).contains("Form cut");
     }
     assertThat(CutSheetFile.text(JobFile.demo("tuff-650"))).contains("Fit a ring");
+    StudyReport ridge = new StudyReport(JobFile.demo("gabbro-4.2"), Port.INTAKE, State.PLANNED);
+    assertThat(ridge.text())
+        .contains("STANDING BESIDE THE CUTS")
+        .contains("over the seat: 0.029 in");
+    JsonNode witness = JsonMapper.shared().readTree(ridge.json()).at("/witnesses/0");
+    assertThat(witness.get("place").stringValue()).isEqualTo("chamber");
+    assertThat(witness.get("turnDeg").doubleValue()).isCloseTo(60, within(1e-6));
   }
 }

@@ -139,7 +139,7 @@ public final class JobSession {
         job -> {
           if (!showFound) {
             Plan plan = job.planOf(seat.get());
-            return job.withPlan(seat.get(), plan.withWanted(change.apply(plan.wanted())));
+            return job.withPlan(seat.get(), plan.following(change.apply(plan.wanted())));
           }
           var group = job.group(seat.get().port());
           return job.withGroup(seat.get().port(), group.withFound(change.apply(group.found())));
