@@ -15,8 +15,11 @@ import javafx.scene.layout.VBox;
 /** What stands below the section: findings, the variants side by side, or suggestions. */
 final class BelowPane extends VBox {
 
-  private static final double FINDINGS_PX = 148;
+  private static final double FINDINGS_PX = 174;
   private static final double WIDE_PX = 252;
+
+  /** No more than this share of the window. */
+  private static final double SHARE = 0.315;
 
   private final JobSession session;
   private final FindingsPane findings;
@@ -60,6 +63,14 @@ final class BelowPane extends VBox {
     VBox.setVgrow(variants, Priority.ALWAYS);
     VBox.setVgrow(suggest, Priority.ALWAYS);
     session.work().addListener((o, was, is) -> follow(is));
+    sceneProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (is != null) {
+                is.heightProperty().addListener((height, before, now) -> fit());
+                fit();
+              }
+            });
     show();
   }
 
@@ -69,8 +80,15 @@ final class BelowPane extends VBox {
     if (getChildren().get(1) != wanted) {
       getChildren().set(1, wanted);
     }
-    setPrefHeight(wanted == findings ? FINDINGS_PX + 26 : WIDE_PX);
+    fit();
     follow(session.work().get());
+  }
+
+  /** Leaves the section its room in a small window. */
+  private void fit() {
+    boolean small = getChildren().get(1) == findings;
+    double station = getScene() == null ? Double.POSITIVE_INFINITY : getScene().getHeight();
+    setPrefHeight(Math.min(small ? FINDINGS_PX : WIDE_PX, SHARE * station));
   }
 
   private void follow(Work work) {

@@ -77,13 +77,18 @@ final class SuggestPane extends VBox {
     state.setId("suggest-state");
     state.setWrapText(true);
     state.getStyleClass().addAll("small", "muted");
-    HBox.setHgrow(state, Priority.ALWAYS);
-    HBox bar = new HBox(8, new Label("Goal"), goal, start, stop, progress, state);
+    state.setMinHeight(Region.USE_PREF_SIZE);
+    Label wanted = new Label("Goal");
+    for (Region part : List.of(wanted, goal, start, stop)) {
+      part.setMinWidth(Region.USE_PREF_SIZE);
+    }
+    progress.setMinWidth(60);
+    HBox bar = new HBox(8, wanted, goal, start, stop, progress);
     bar.setAlignment(Pos.CENTER_LEFT);
     ScrollPane scroll = new ScrollPane(rows);
     scroll.setFitToWidth(true);
     VBox.setVgrow(scroll, Priority.ALWAYS);
-    getChildren().addAll(bar, scroll);
+    getChildren().addAll(bar, state, scroll);
     state.setText(
         "Searches valve, cutter, seat diameter, throat, plunge and back cut over the rack of "
             + session.rack().size()
