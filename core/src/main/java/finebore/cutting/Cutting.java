@@ -296,9 +296,8 @@ public record Cutting(FoundSeat found, Seat wanted, List<Side> sides, List<Step>
 
     /** Height of the wall at a radius; inside the throat, of its edge. */
     private static double topAt(Profile wall, double r) {
-      double bore = wall.points().stream().mapToDouble(Point::r).min().orElseThrow();
       double far = wall.points().getFirst().r();
-      return wall.topAt(Math.clamp(r, bore, far));
+      return wall.topAt(Math.clamp(r, wall.narrowestR(), far));
     }
 
     private void sweep(Operation.SweepChamber operation) {

@@ -66,7 +66,7 @@ public record Form(List<Cut> cuts, int sealing, List<Point> points) {
   private OptionalDouble lack(int cut, Profile wall, boolean most) {
     Point outer = points.get(cut);
     Point inner = points.get(cut + 1);
-    double from = throatWithin(wall, Math.max(inner.r(), bore(wall)));
+    double from = throatWithin(wall, Math.max(inner.r(), wall.narrowestR()));
     if (outer.r() - from <= BESIDE_MM) {
       return OptionalDouble.empty();
     }
@@ -106,10 +106,5 @@ public record Form(List<Cut> cuts, int sealing, List<Point> points) {
       }
     }
     return throat;
-  }
-
-  /** The narrowest the wall gets: within it there is nothing to cut. */
-  private static double bore(Profile wall) {
-    return wall.points().stream().mapToDouble(Point::r).min().orElseThrow();
   }
 }

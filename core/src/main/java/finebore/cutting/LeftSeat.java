@@ -138,7 +138,7 @@ final class LeftSeat {
       }
     }
     if (Double.isInfinite(throatR)) {
-      throatR = wall.points().stream().mapToDouble(Point::r).min().orElseThrow();
+      throatR = wall.narrowestR();
     }
     double outside = Math.max(2 * edge.r(), 2 * throatR + 0.001);
     return new Seat(

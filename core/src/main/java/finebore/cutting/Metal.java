@@ -80,8 +80,8 @@ public record Metal(Profile wall, List<Integer> madeBy, Optional<Ring> ring) {
       Point middle = a.toward(b, 0.5);
       int old = nearest(wall, middle);
       int fresh = nearest(edge, middle);
-      boolean isOld = distance(wall, old, middle) <= ON_EDGE_MM;
-      boolean isFresh = distance(edge, fresh, middle) <= ON_EDGE_MM || !isOld;
+      boolean isOld = wall.distance(old, middle) <= ON_EDGE_MM;
+      boolean isFresh = edge.distance(fresh, middle) <= ON_EDGE_MM || !isOld;
       Surface surface = isFresh ? edge.surfaces().get(fresh) : wall.surfaces().get(old);
       int by = isFresh ? step : madeBy.get(old);
       boolean goesOn =
@@ -140,23 +140,10 @@ public record Metal(Profile wall, List<Integer> madeBy, Optional<Ring> ring) {
   private static int nearest(Profile profile, Point point) {
     int best = 0;
     for (int k = 1; k < profile.segmentCount(); k++) {
-      if (distance(profile, k, point) < distance(profile, best, point)) {
+      if (profile.distance(k, point) < profile.distance(best, point)) {
         best = k;
       }
     }
     return best;
-  }
-
-  private static double distance(Profile profile, int k, Point p) {
-    Point a = profile.start(k);
-    Point b = profile.end(k);
-    double dr = b.r() - a.r();
-    double dz = b.z() - a.z();
-    double square = dr * dr + dz * dz;
-    if (square == 0) {
-      return p.distanceTo(a);
-    }
-    double t = ((p.r() - a.r()) * dr + (p.z() - a.z()) * dz) / square;
-    return p.distanceTo(a.toward(b, Math.clamp(t, 0, 1)));
   }
 }

@@ -86,7 +86,7 @@ public sealed interface Seating {
     }
     Profile metal = seat.profile();
     Profile under = valve.profile();
-    double bore = metal.points().stream().mapToDouble(Point::r).min().orElseThrow();
+    double bore = metal.narrowestR();
     double from = Math.max(bore, valve.valve().stemDiameterMm() / 2);
     double far = metal.points().stream().mapToDouble(Point::r).max().orElseThrow();
     double to = Math.min(valve.valve().headDiameterMm() / 2, far);

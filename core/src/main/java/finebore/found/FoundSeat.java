@@ -47,6 +47,9 @@ public record FoundSeat(
   /** A throat further off its mean than this is looked at on more sides, mm. */
   private static final double OUT_OF_ROUND_MM = 0.1;
 
+  /** Ring taken to be left under the lowest cut where nobody has measured its floor, mm. */
+  private static final double RING_BELOW_CUTS_MM = 3;
+
   /** Press fit taken for a ring of which nobody knows it, mm; common practice, no source. */
   private static final double USUAL_FIT_MM = 0.1;
 
@@ -261,13 +264,13 @@ public record FoundSeat(
                 least));
         return Optional.empty();
       }
-      double lowest = -seat.depthMm() - lowerHeight(seat);
-      double floor = or(Measure.RING_DEPTH, -lowest + 3);
-      if (-floor > lowest + lowerHeight(seat) - 0.5) {
+      double below = seat.lowestMm() + RING_BELOW_CUTS_MM;
+      double floor = or(Measure.RING_DEPTH, below);
+      if (floor < seat.depthMm() + 0.5) {
         contradictions.add(
             new Contradiction(
                 Measure.RING_DEPTH, floor, "not below", "the seat's depth", seat.depthMm()));
-        floor = -lowest + 3;
+        floor = below;
       }
       double fit = readings.value(Measure.RING_FIT).orElse(USUAL_FIT_MM);
       if (readings.value(Measure.RING_FIT).isEmpty()) {
@@ -281,10 +284,6 @@ public record FoundSeat(
               floor - seat.depthMm() + 1,
               fit,
               readings.ringMaterial()));
-    }
-
-    private static double lowerHeight(Seat seat) {
-      return seat.cuts().stream().skip(seat.sealing()).mapToDouble(Cut::heightMm).sum();
     }
 
     private List<WaterReading> water(Seat seat) {

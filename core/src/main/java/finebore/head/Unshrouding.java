@@ -21,4 +21,17 @@ public final class Unshrouding {
     Bounds.check("discharge coefficient", coefficient, 0, 1, "");
     return valveRadius + chamberDepth * coefficient;
   }
+
+  /**
+   * Diameter out to which a chamber is swept to free a valve: as far as the radius above, but not
+   * past the fire ring.
+   *
+   * @param leastMm what it reaches at least
+   * @param toFireRingMm from the valve's centre to the fire ring, on the side of the bore
+   */
+  public static double sweepDiameterMm(
+      double valveMm, double chamberDepthMm, double leastMm, double toFireRingMm) {
+    double free = radius(valveMm / 2, chamberDepthMm, LONG_SIDE);
+    return Math.max(leastMm, 2 * Math.min(free, toFireRingMm));
+  }
 }

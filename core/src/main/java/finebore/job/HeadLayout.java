@@ -44,4 +44,58 @@ public record HeadLayout(
     double bore = engine.boreMm();
     return new HeadLayout(engine.cylinders(), bore * 1.1, bore + 2, 90, 0.3 * bore, 0, 14, 0, 0);
   }
+
+  /** With other bores: how many a head covers, and how far apart. */
+  public HeadLayout withBores(int perHead, double spacingMm) {
+    return new HeadLayout(
+        perHead,
+        spacingMm,
+        fireRingMm,
+        valveLineDeg,
+        plugXMm,
+        plugYMm,
+        plugMm,
+        intakeTiltDeg,
+        exhaustTiltDeg);
+  }
+
+  public HeadLayout withFireRing(double mm) {
+    return new HeadLayout(
+        cylindersPerHead,
+        boreSpacingMm,
+        mm,
+        valveLineDeg,
+        plugXMm,
+        plugYMm,
+        plugMm,
+        intakeTiltDeg,
+        exhaustTiltDeg);
+  }
+
+  /** With the valves of a cylinder turned, and their guides leaning otherwise. */
+  public HeadLayout withValves(double lineDeg, double intakeDeg, double exhaustDeg) {
+    return new HeadLayout(
+        cylindersPerHead,
+        boreSpacingMm,
+        fireRingMm,
+        lineDeg,
+        plugXMm,
+        plugYMm,
+        plugMm,
+        intakeDeg,
+        exhaustDeg);
+  }
+
+  public HeadLayout withPlug(double xMm, double yMm, double threadMm) {
+    return new HeadLayout(
+        cylindersPerHead,
+        boreSpacingMm,
+        fireRingMm,
+        valveLineDeg,
+        xMm,
+        yMm,
+        threadMm,
+        intakeTiltDeg,
+        exhaustTiltDeg);
+  }
 }

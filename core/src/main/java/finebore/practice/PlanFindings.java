@@ -187,11 +187,8 @@ public final class PlanFindings {
     double wall =
         practice.wanted(study.place().port(), ReadingKind.RING_WALL).map(Range::min).orElse(1.5);
     double outside = wanted.outsideDiameterMm() + 2 * wall;
-    double lowest =
-        wanted.depthMm()
-            + wanted.cuts().stream().skip(wanted.sealing()).mapToDouble(c -> c.heightMm()).sum();
     Optional<Ring> old = study.cutting().metal().ring();
-    double floor = Math.max(lowest + 2, old.map(Ring::floorMm).orElse(0.0));
+    double floor = Math.max(wanted.lowestMm() + 2, old.map(Ring::floorMm).orElse(0.0));
     double inside = Math.max(3, wanted.throatDiameterMm() - 1);
     try {
       Ring ring =

@@ -65,6 +65,11 @@ public record Seat(
     return cuts.get(sealing);
   }
 
+  /** How far the end of the last cut lies below the head face, mm, were all its metal there. */
+  public double lowestMm() {
+    return depthMm + cuts.stream().skip(sealing).mapToDouble(Cut::heightMm).sum();
+  }
+
   public Seat withCuts(List<Cut> newCuts, int newSealing) {
     return new Seat(
         newCuts,

@@ -45,6 +45,25 @@ public record Profile(List<Point> points, List<Surface> surfaces) {
     return start(segment).distanceTo(end(segment));
   }
 
+  /** Distance of a point from a stretch, mm. */
+  public double distance(int segment, Point p) {
+    Point a = start(segment);
+    Point b = end(segment);
+    double dr = b.r() - a.r();
+    double dz = b.z() - a.z();
+    double square = dr * dr + dz * dz;
+    if (square == 0) {
+      return p.distanceTo(a);
+    }
+    double t = ((p.r() - a.r()) * dr + (p.z() - a.z()) * dz) / square;
+    return p.distanceTo(a.toward(b, Math.clamp(t, 0, 1)));
+  }
+
+  /** Radius of its narrowest place, mm. */
+  public double narrowestR() {
+    return points.stream().mapToDouble(Point::r).min().orElseThrow();
+  }
+
   /** The whole wall moved up by dz mm. */
   public Profile raised(double dz) {
     return new Profile(points.stream().map(p -> p.plus(0, dz)).toList(), surfaces);

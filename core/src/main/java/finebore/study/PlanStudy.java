@@ -127,11 +127,9 @@ public record PlanStudy(
 
   private static Region lacking(SeatSection ideal, Profile wall) {
     Seat wanted = ideal.seat();
-    double low = -wanted.depthMm();
-    for (int k = wanted.sealing(); k < wanted.cuts().size(); k++) {
-      low -= wanted.cuts().get(k).heightMm();
-    }
-    Region zone = Region.box(0, wanted.outsideDiameterMm() / 2, low, -wanted.depthMm() + 0.001);
+    Region zone =
+        Region.box(
+            0, wanted.outsideDiameterMm() / 2, -wanted.lowestMm(), -wanted.depthMm() + 0.001);
     return solid(ideal.profile()).and(zone).minus(solid(wall));
   }
 

@@ -180,13 +180,34 @@ public final class Search {
     if (pairing.isEmpty()) {
       return;
     }
-    Optional<ReadingKind> limit = brokenBy(pairing.get());
+    Optional<ReadingKind> size = brokenBySize(pairing.get());
+    if (size.isPresent()) {
+      broken.merge(size.get(), 1, Integer::sum);
+      return;
+    }
+    SeatSection section = SeatSection.of(pairing.get().seat(), Tolerance.FINE);
+    Optional<ReadingKind> shape = brokenByShape(section);
+    if (shape.isPresent()) {
+      broken.merge(shape.get(), 1, Integer::sum);
+      return;
+    }
+    Trial trial = Trial.of(pairing.get(), section);
+    Optional<ReadingKind> limit = brokenByContact(trial);
     if (limit.isPresent()) {
       broken.merge(limit.get(), 1, Integer::sum);
       return;
     }
-    score(pairing.get(), past)
+    score(trial, past)
         .ifPresent(score -> legal.add(new Candidate(number, cutter, pairing.get(), past, score)));
+  }
+
+  /** A candidate laid out, and the valve let down on it. */
+  private record Trial(Pairing pairing, SeatSection section, ValveSection valve, Seating seating) {
+    static Trial of(Pairing pairing, SeatSection section) {
+      ValveSection valve = ValveSection.of(pairing.valve(), Tolerance.FINE);
+      return new Trial(
+          pairing, section, valve, Seating.of(section, valve, Seating.INK_FILM_MM, Tolerance.FINE));
+    }
   }
 
   /** Seat and valve of a candidate; empty when they cannot be made of what is there. */
@@ -249,8 +270,8 @@ public final class Search {
     return Math.round(mm * 100) / 100.0;
   }
 
-  /** The first limit that a candidate breaks, cheapest first. */
-  private Optional<ReadingKind> brokenBy(Pairing pairing) {
+  /** The first limit of size that a candidate breaks, before anything is laid out. */
+  private Optional<ReadingKind> brokenBySize(Pairing pairing) {
     double head = pairing.valve().headDiameterMm();
     Group group = job.group(port);
     Seat seat = pairing.seat();
@@ -275,12 +296,13 @@ public final class Search {
         .ifPresent(
             mm ->
                 limits.add(new Limit(ReadingKind.RING_WALL, (mm - seat.outsideDiameterMm()) / 2)));
-    Optional<ReadingKind> cheap = first(limits);
-    if (cheap.isPresent()) {
-      return cheap;
-    }
-    SeatSection section = SeatSection.of(seat, Tolerance.FINE);
-    limits.clear();
+    return first(limits);
+  }
+
+  /** The first limit that its cuts break. */
+  private Optional<ReadingKind> brokenByShape(SeatSection section) {
+    Seat seat = section.seat();
+    List<Limit> limits = new ArrayList<>();
     List<Cut> showing =
         section.shown().stream().filter(s -> s.shownMm() > 0).map(ShownCut::cut).toList();
     limits.add(new Limit(ReadingKind.SEAT_WIDTH, section.shown().get(seat.sealing()).shownMm()));
@@ -292,21 +314,17 @@ public final class Search {
       }
     }
     limits.add(new Limit(ReadingKind.WATER, toWater(section.profile())));
-    Optional<ReadingKind> shape = first(limits);
-    if (shape.isPresent()) {
-      return shape;
-    }
-    Seating seating =
-        Seating.of(
-            section,
-            ValveSection.of(pairing.valve(), Tolerance.FINE),
-            Seating.INK_FILM_MM,
-            Tolerance.FINE);
-    if (!(seating instanceof Seating.Seated(double rest, Seating.Contact contact))
+    return first(limits);
+  }
+
+  /** The first limit that the valve on it breaks. */
+  private Optional<ReadingKind> brokenByContact(Trial trial) {
+    Group group = job.group(port);
+    List<Limit> limits = new ArrayList<>();
+    if (!(trial.seating() instanceof Seating.Seated(double rest, Seating.Contact contact))
         || contact.intendedShare() < 0.5) {
       return Optional.of(ReadingKind.CONTACT_WIDTH);
     }
-    limits.clear();
     limits.add(new Limit(ReadingKind.CONTACT_CENTRE, contact.centre()));
     limits.add(new Limit(ReadingKind.SINK, foundRest - rest));
     group
@@ -337,31 +355,22 @@ public final class Search {
     for (WaterReading water : metal.water()) {
       for (Point p : water.line()) {
         for (int k = 0; k < wall.segmentCount(); k++) {
-          least = Math.min(least, distance(p, wall.start(k), wall.end(k)));
+          least = Math.min(least, wall.distance(k, p));
         }
       }
     }
     return least;
   }
 
-  private static double distance(Point p, Point a, Point b) {
-    double dr = b.r() - a.r();
-    double dz = b.z() - a.z();
-    double t = ((p.r() - a.r()) * dr + (p.z() - a.z()) * dz) / (dr * dr + dz * dz);
-    return p.distanceTo(a.toward(b, Math.clamp(t, 0, 1)));
-  }
-
-  private Optional<Double> score(Pairing pairing, double past) {
+  private Optional<Double> score(Trial trial, double past) {
+    Pairing pairing = trial.pairing();
     if (goal == Goal.LIFE) {
       // Wide seats and faces carry heat, and metal that stays can be cut again.
       double deeper = pairing.seat().depthMm() - metal.seat().depthMm();
       return Optional.of(
           pairing.seat().sealingCut().widthMm() + 0.5 * pairing.valve().faceWidthMm() - deeper);
     }
-    SeatSection section = SeatSection.of(pairing.seat(), Tolerance.FINE);
-    ValveSection valve = ValveSection.of(pairing.valve(), Tolerance.FINE);
-    Seating seating = Seating.of(section, valve, Seating.INK_FILM_MM, Tolerance.FINE);
-    if (!(seating instanceof Seating.Seated seated)) {
+    if (!(trial.seating() instanceof Seating.Seated seated)) {
       return Optional.empty();
     }
     double sum = 0;
@@ -369,9 +378,9 @@ public final class Search {
       double lift = share * foundValve.headDiameterMm();
       Losses losses =
           SeatStudy.lossesAt(
-              section,
-              valve.profile().raised(seated.restMm() + lift),
-              new Pairing(pairing.seat(), pairing.valve()),
+              trial.section(),
+              trial.valve().profile().raised(seated.restMm() + lift),
+              pairing,
               port);
       // Each lift counts by its own size, so that no lift drowns another.
       sum += losses.effectiveAreaMm2() / (Math.PI * foundValve.headDiameterMm() * lift);

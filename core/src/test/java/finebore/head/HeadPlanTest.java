@@ -7,7 +7,9 @@ import finebore.Samples;
 import finebore.head.HeadPlan.ValvePlace;
 import finebore.job.HeadLayout;
 import finebore.job.Job;
+import finebore.job.Port;
 import java.util.List;
+import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 
 class HeadPlanTest {
@@ -15,7 +17,10 @@ class HeadPlanTest {
   private static Job job() {
     Job job = Samples.job();
     HeadLayout layout = new HeadLayout(2, 100, 90, 80, 25, 5, 14, 10, -12);
-    return job.withEngine(job.engine().withCylinders(4)).withHead(job.head().withLayout(layout));
+    return job.withGroup(Port.INTAKE, job.intake().withAxisFromBore(OptionalDouble.of(23)))
+        .withGroup(Port.EXHAUST, job.exhaust().withAxisFromBore(OptionalDouble.of(25)))
+        .withEngine(job.engine().withCylinders(4))
+        .withHead(job.head().withLayout(layout));
   }
 
   @Test
@@ -29,8 +34,8 @@ class HeadPlanTest {
           plan.valves().stream().filter(v -> v.place().cylinder() == number).toList();
       HeadPlan.Spot bore = plan.bores().get(cylinder - 1).centre();
       assertThat(two.get(0).centre().distanceTo(two.get(1).centre())).isCloseTo(44, within(1e-9));
-      assertThat(two.get(0).centre().distanceTo(bore))
-          .isCloseTo(job.intake().axisFromBoreMm().getAsDouble(), within(2.1));
+      assertThat(two.get(0).centre().distanceTo(bore)).isCloseTo(23, within(1e-9));
+      assertThat(two.get(1).centre().distanceTo(bore)).isCloseTo(25, within(1e-9));
       // The exhaust lies on its own side.
       assertThat(two.get(1).centre().y()).isGreaterThan(two.get(0).centre().y());
     }

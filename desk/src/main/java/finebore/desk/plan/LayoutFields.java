@@ -24,122 +24,52 @@ final class LayoutFields extends VBox {
             throw new IllegalArgumentException(
                 "cylinders in one head must be a whole number, was " + n);
           }
-          return new HeadLayout(
-              n.intValue(),
-              l.boreSpacingMm(),
-              l.fireRingMm(),
-              l.valveLineDeg(),
-              l.plugXMm(),
-              l.plugYMm(),
-              l.plugMm(),
-              l.intakeTiltDeg(),
-              l.exhaustTiltDeg());
+          return l.withBores(n.intValue(), l.boreSpacingMm());
         });
     add(
         grid,
         "Bore spacing",
         Kind.LENGTH,
         HeadLayout::boreSpacingMm,
-        (l, mm) ->
-            new HeadLayout(
-                l.cylindersPerHead(),
-                mm,
-                l.fireRingMm(),
-                l.valveLineDeg(),
-                l.plugXMm(),
-                l.plugYMm(),
-                l.plugMm(),
-                l.intakeTiltDeg(),
-                l.exhaustTiltDeg()));
-    add(
-        grid,
-        "Fire ring Ø",
-        Kind.LENGTH,
-        HeadLayout::fireRingMm,
-        (l, mm) ->
-            new HeadLayout(
-                l.cylindersPerHead(),
-                l.boreSpacingMm(),
-                mm,
-                l.valveLineDeg(),
-                l.plugXMm(),
-                l.plugYMm(),
-                l.plugMm(),
-                l.intakeTiltDeg(),
-                l.exhaustTiltDeg()));
+        (l, mm) -> l.withBores(l.cylindersPerHead(), mm));
+    add(grid, "Fire ring Ø", Kind.LENGTH, HeadLayout::fireRingMm, HeadLayout::withFireRing);
     add(
         grid,
         "Intake to exhaust, 90: across",
         Kind.ANGLE,
         HeadLayout::valveLineDeg,
-        (l, deg) ->
-            new HeadLayout(
-                l.cylindersPerHead(),
-                l.boreSpacingMm(),
-                l.fireRingMm(),
-                deg,
-                l.plugXMm(),
-                l.plugYMm(),
-                l.plugMm(),
-                l.intakeTiltDeg(),
-                l.exhaustTiltDeg()));
+        (l, deg) -> l.withValves(deg, l.intakeTiltDeg(), l.exhaustTiltDeg()));
     add(
         grid,
         "Plug along",
         Kind.LENGTH,
         HeadLayout::plugXMm,
-        (l, mm) -> withPlug(l, mm, l.plugYMm(), l.plugMm()));
+        (l, mm) -> l.withPlug(mm, l.plugYMm(), l.plugMm()));
     add(
         grid,
         "Plug across",
         Kind.LENGTH,
         HeadLayout::plugYMm,
-        (l, mm) -> withPlug(l, l.plugXMm(), mm, l.plugMm()));
+        (l, mm) -> l.withPlug(l.plugXMm(), mm, l.plugMm()));
     add(
         grid,
         "Plug thread",
         Kind.LENGTH,
         HeadLayout::plugMm,
-        (l, mm) -> withPlug(l, l.plugXMm(), l.plugYMm(), mm));
+        (l, mm) -> l.withPlug(l.plugXMm(), l.plugYMm(), mm));
     add(
         grid,
         "Intake guides lean",
         Kind.ANGLE,
         HeadLayout::intakeTiltDeg,
-        (l, deg) -> withTilt(l, deg, l.exhaustTiltDeg()));
+        (l, deg) -> l.withValves(l.valveLineDeg(), deg, l.exhaustTiltDeg()));
     add(
         grid,
         "Exhaust guides lean",
         Kind.ANGLE,
         HeadLayout::exhaustTiltDeg,
-        (l, deg) -> withTilt(l, l.intakeTiltDeg(), deg));
+        (l, deg) -> l.withValves(l.valveLineDeg(), l.intakeTiltDeg(), deg));
     getChildren().add(grid);
-  }
-
-  private static HeadLayout withPlug(HeadLayout l, double x, double y, double thread) {
-    return new HeadLayout(
-        l.cylindersPerHead(),
-        l.boreSpacingMm(),
-        l.fireRingMm(),
-        l.valveLineDeg(),
-        x,
-        y,
-        thread,
-        l.intakeTiltDeg(),
-        l.exhaustTiltDeg());
-  }
-
-  private static HeadLayout withTilt(HeadLayout l, double intake, double exhaust) {
-    return new HeadLayout(
-        l.cylindersPerHead(),
-        l.boreSpacingMm(),
-        l.fireRingMm(),
-        l.valveLineDeg(),
-        l.plugXMm(),
-        l.plugYMm(),
-        l.plugMm(),
-        intake,
-        exhaust);
   }
 
   private static void add(

@@ -40,7 +40,7 @@ final class MetalPainter {
         .outlines()
         .forEach(
             outline -> {
-              path(outline, true);
+              sheet.path(outline, true);
               g.setFill(palette.iron());
               g.fill();
               g.setFill(Hatch.of(palette.edge(), false, 5, 1));
@@ -71,7 +71,7 @@ final class MetalPainter {
             new Point(from + 3, top),
             new Point(from + 3, ring.get().floorZ()),
             new Point(from, ring.get().floorZ()));
-    path(box, true);
+    sheet.path(box, true);
     g.setFill(Hatch.of(palette.muted(), false, 5, 1));
     g.fill();
     g.setStroke(palette.muted());
@@ -86,7 +86,7 @@ final class MetalPainter {
       g.setStroke(palette.blue());
       g.setLineWidth(2);
       g.setLineDashes(2, 5);
-      path(line, false);
+      sheet.path(line, false);
       g.stroke();
       g.setLineDashes();
     }
@@ -102,32 +102,16 @@ final class MetalPainter {
     List<Point> far = sides.get(1 + (sides.size() - 1) / 2).metal().wall().points();
     List<Point> band = new ArrayList<>(near);
     band.addAll(far.reversed());
-    path(band, true);
+    sheet.path(band, true);
     g.setFill(palette.amber().deriveColor(0, 1, 1, 0.16));
     g.fill();
     g.setStroke(palette.amber());
     g.setLineWidth(1);
     g.setLineDashes(5, 4);
-    path(near, false);
+    sheet.path(near, false);
     g.stroke();
-    path(far, false);
+    sheet.path(far, false);
     g.stroke();
     g.setLineDashes();
-  }
-
-  private void path(List<Point> points, boolean closed) {
-    g.beginPath();
-    for (int k = 0; k < points.size(); k++) {
-      double x = Math.clamp(frame.x(points.get(k).r()), -2e5, 2e5);
-      double y = Math.clamp(frame.y(points.get(k).z()), -2e5, 2e5);
-      if (k == 0) {
-        g.moveTo(x, y);
-      } else {
-        g.lineTo(x, y);
-      }
-    }
-    if (closed) {
-      g.closePath();
-    }
   }
 }

@@ -5,8 +5,8 @@ import finebore.cutting.Operation.Blend;
 import finebore.cutting.Operation.BlendSide;
 import finebore.cutting.Operation.SingleTool;
 import finebore.cutting.Plunge;
+import finebore.cutting.UsualOperations;
 import finebore.desk.session.Work;
-import finebore.found.Ring;
 import finebore.head.Unshrouding;
 import finebore.seat.Seat;
 import java.util.OptionalDouble;
@@ -50,50 +50,19 @@ enum NewOperation {
       case OPEN_BOWL -> new Operation.OpenBowl(open, open);
       case BLEND_PORT -> new Blend(BlendSide.PORT, Blend.USUAL_KEEP_OFF_MM, 1.5);
       case BLEND_CHAMBER -> new Blend(BlendSide.CHAMBER, 0.3, 1);
-      case FIT_RING -> new Operation.FitRing(ring(wanted, work));
+      case FIT_RING ->
+          new Operation.FitRing(UsualOperations.ring(wanted, work.plan().metal().ring()));
     };
   }
 
-  /** As far as frees the valve, but not past the fire ring. */
   private static double reach(Work work) {
     Seat wanted = work.plan().plan().wanted().seat();
-    double radius =
-        Unshrouding.radius(
-            work.plan().plan().wanted().valve().headDiameterMm() / 2,
+    double reach =
+        Unshrouding.sweepDiameterMm(
+            work.plan().plan().wanted().valve().headDiameterMm(),
             wanted.depthMm(),
-            Unshrouding.LONG_SIDE);
-    double ring = work.job().layout().fireRingMm() / 2 - work.group().axisFromBoreMm().orElse(0);
-    double least = wanted.outsideDiameterMm() / 2 + 2;
-    return Math.round(20 * Math.max(least, Math.min(radius, ring))) / 10.0;
-  }
-
-  /** A ring with a usual wall round the wanted seat. */
-  private static Ring ring(Seat wanted, Work work) {
-    double lowest = wanted.depthMm();
-    for (int k = wanted.sealing(); k < wanted.cuts().size(); k++) {
-      lowest += wanted.cuts().get(k).heightMm();
-    }
-    double floor = lowest + 3;
-    return work.plan()
-        .metal()
-        .ring()
-        .map(
-            old ->
-                new Ring(
-                    old.outsideDiameterMm() + 0.5,
-                    old.insideDiameterMm(),
-                    old.floorMm(),
-                    old.heightMm(),
-                    old.fitMm(),
-                    old.material()))
-        .orElseGet(
-            () ->
-                new Ring(
-                    Math.ceil(wanted.outsideDiameterMm() + 4),
-                    Math.max(3, wanted.throatDiameterMm() - 1),
-                    floor,
-                    floor - wanted.depthMm() + 1,
-                    0.1,
-                    ""));
+            wanted.outsideDiameterMm() + 4,
+            work.job().layout().fireRingMm() / 2 - work.group().axisFromBoreMm().orElse(0));
+    return Math.round(10 * reach) / 10.0;
   }
 }

@@ -83,12 +83,12 @@ final class SectionPainter {
     ring.addFirst(new Point(far, wall.points().getFirst().z()));
     ring.add(new Point(wall.points().getLast().r(), bottom));
     ring.add(new Point(far, bottom));
-    path(ring, true);
+    sheet.path(ring, true);
     g.setFill(palette.iron());
     g.fill();
     g.setFill(Hatch.of(palette.hatch(), true, 9, 1));
     g.fill();
-    path(ring.subList(0, ring.size() - 1), false);
+    sheet.path(ring.subList(0, ring.size() - 1), false);
     g.setStroke(palette.edge());
     g.setLineWidth(1.8);
     g.stroke();
@@ -96,18 +96,18 @@ final class SectionPainter {
 
   private void difference() {
     for (List<Point> outline : work.difference().removed()) {
-      path(outline, true);
+      sheet.path(outline, true);
       g.setFill(palette.vermilionWash().deriveColor(0, 1, 1, 0.65));
       g.fill();
       g.setFill(Hatch.of(palette.vermilion(), false, 6, 1.2));
       g.fill();
     }
     for (List<Point> outline : work.plan().lacking().outlines()) {
-      path(outline, true);
+      sheet.path(outline, true);
       g.setFill(palette.amber().deriveColor(0, 1, 1, 0.25));
       g.fill();
     }
-    path(work.plan().cutting().metalAfter(0).wall().points(), false);
+    sheet.path(work.plan().cutting().metalAfter(0).wall().points(), false);
     g.setStroke(palette.vermilion());
     g.setLineWidth(1.3);
     g.setLineDashes(2, 4);
@@ -120,15 +120,15 @@ final class SectionPainter {
     List<Point> ring = new ArrayList<>(wall.points());
     ring.addFirst(new Point(0, wall.points().getFirst().z()));
     ring.add(new Point(0, wall.points().getLast().z()));
-    path(ring, true);
+    sheet.path(ring, true);
     g.setFill(palette.brass().deriveColor(0, 1, 1, 0.85));
     g.fill();
-    path(ring.subList(0, ring.size() - 1), false);
+    sheet.path(ring.subList(0, ring.size() - 1), false);
     g.setStroke(palette.brassEdge());
     g.setLineWidth(1.8);
     g.stroke();
     if (liftMm > 0.05) {
-      path(work.shown().valveAt(0).points(), false);
+      sheet.path(work.shown().valveAt(0).points(), false);
       g.setStroke(palette.brassEdge());
       g.setLineWidth(1);
       g.setLineDashes(6, 4);
@@ -256,26 +256,5 @@ final class SectionPainter {
     g.setTextAlign(align);
     g.setTextBaseline(VPos.CENTER);
     g.fillText(label, x, y);
-  }
-
-  private void path(List<Point> points, boolean closed) {
-    g.beginPath();
-    for (int k = 0; k < points.size(); k++) {
-      double x = clamped(frame.x(points.get(k).r()));
-      double y = clamped(frame.y(points.get(k).z()));
-      if (k == 0) {
-        g.moveTo(x, y);
-      } else {
-        g.lineTo(x, y);
-      }
-    }
-    if (closed) {
-      g.closePath();
-    }
-  }
-
-  /** Far outside the window nothing can be seen, and huge numbers would blur what can. */
-  private static double clamped(double pixel) {
-    return Math.clamp(pixel, -2e5, 2e5);
   }
 }

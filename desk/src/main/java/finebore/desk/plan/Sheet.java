@@ -2,6 +2,8 @@ package finebore.desk.plan;
 
 import finebore.desk.session.Work;
 import finebore.desk.theme.Palette;
+import finebore.section.Point;
+import java.util.List;
 import javafx.scene.canvas.GraphicsContext;
 
 /**
@@ -16,4 +18,27 @@ record Sheet(
     Palette palette,
     double width,
     double height,
-    double text) {}
+    double text) {
+
+  /** Lays a path along points of the section plane, to be filled or stroked. */
+  void path(List<Point> points, boolean closed) {
+    g.beginPath();
+    for (int k = 0; k < points.size(); k++) {
+      double x = clamped(frame.x(points.get(k).r()));
+      double y = clamped(frame.y(points.get(k).z()));
+      if (k == 0) {
+        g.moveTo(x, y);
+      } else {
+        g.lineTo(x, y);
+      }
+    }
+    if (closed) {
+      g.closePath();
+    }
+  }
+
+  /** Far outside the window nothing can be seen, and huge numbers would blur what can. */
+  private static double clamped(double pixel) {
+    return Math.clamp(pixel, -2e5, 2e5);
+  }
+}
