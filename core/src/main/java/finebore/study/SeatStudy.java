@@ -72,34 +72,38 @@ public record SeatStudy(
   /** Studies a seat as it lies in the metal as one of a job's. */
   static SeatStudy inJob(
       SeatSection seat, Valve valve, Job job, Port port, OptionalDouble foundRest) {
-    Group group = job.group(port);
     SeatStudy study =
         of(seat, valve, new Frame(port, job.test(), Calibration.UNCALIBRATED, foundRest));
+    return study.with(
+        amongNeighbours(job, port, valve.headDiameterMm(), study.reading(ReadingKind.SINK)));
+  }
+
+  /**
+   * Readings of a valve that depend on what stands about it in a job: retainer to seal, neighbour,
+   * bore wall; each where the job has what it takes.
+   *
+   * @param sinkMm how much lower it sits than as found; empty when that is not known
+   */
+  public static List<Reading> amongNeighbours(
+      Job job, Port port, double headMm, OptionalDouble sinkMm) {
+    Group group = job.group(port);
     List<Reading> more = new ArrayList<>();
-    double head = valve.headDiameterMm();
-    double otherHead = job.group(port.other()).planned().valve().headDiameterMm();
-    if (group.retainerToSealMm().isPresent()) {
-      study
-          .reading(ReadingKind.SINK)
-          .ifPresent(
-              sink ->
-                  more.add(
-                      new Reading(
-                          ReadingKind.RETAINER,
-                          group.retainerToSealMm().getAsDouble()
-                              + sink
-                              - group.cam().maxLiftMm())));
+    if (group.retainerToSealMm().isPresent() && sinkMm.isPresent()) {
+      double clearance =
+          group.retainerToSealMm().getAsDouble() + sinkMm.getAsDouble() - group.cam().maxLiftMm();
+      more.add(new Reading(ReadingKind.RETAINER, clearance));
     }
+    double other = job.group(port.other()).planned().valve().headDiameterMm();
     job.engine()
         .valveSpacingMm()
-        .ifPresent(mm -> more.add(new Reading(ReadingKind.NEIGHBOUR, mm - (head + otherHead) / 2)));
+        .ifPresent(mm -> more.add(new Reading(ReadingKind.NEIGHBOUR, mm - (headMm + other) / 2)));
     group
         .axisFromBoreMm()
         .ifPresent(
             mm ->
                 more.add(
-                    new Reading(ReadingKind.BORE_WALL, (job.engine().boreMm() - head) / 2 - mm)));
-    return study.with(more);
+                    new Reading(ReadingKind.BORE_WALL, (job.engine().boreMm() - headMm) / 2 - mm)));
+    return more;
   }
 
   /** With further readings, in their order. */

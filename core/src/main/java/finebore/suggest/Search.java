@@ -26,6 +26,7 @@ import finebore.section.Point;
 import finebore.section.Profile;
 import finebore.section.Tolerance;
 import finebore.study.PlanStudy;
+import finebore.study.Reading;
 import finebore.study.ReadingKind;
 import finebore.study.SeatStudy;
 import finebore.valve.Valve;
@@ -273,74 +274,59 @@ public final class Search {
   /** The first limit of size that a candidate breaks, before anything is laid out. */
   private Optional<ReadingKind> brokenBySize(Pairing pairing) {
     double head = pairing.valve().headDiameterMm();
-    Group group = job.group(port);
     Seat seat = pairing.seat();
-    List<Limit> limits = new ArrayList<>();
-    limits.add(new Limit(ReadingKind.THROAT_RATIO, seat.throatDiameterMm() / head));
-    limits.add(new Limit(ReadingKind.FACE_WIDTH, pairing.valve().faceWidthMm()));
-    limits.add(new Limit(ReadingKind.OVERHANG, (head - seat.outsideDiameterMm()) / 2));
-    limits.add(new Limit(ReadingKind.MARGIN, pairing.valve().marginMm()));
-    double other = job.group(port.other()).planned().valve().headDiameterMm();
-    job.engine()
-        .valveSpacingMm()
-        .ifPresent(mm -> limits.add(new Limit(ReadingKind.NEIGHBOUR, mm - (head + other) / 2)));
-    group
-        .axisFromBoreMm()
-        .ifPresent(
-            mm ->
-                limits.add(
-                    new Limit(ReadingKind.BORE_WALL, (job.engine().boreMm() - head) / 2 - mm)));
+    List<Reading> limits = new ArrayList<>();
+    limits.add(new Reading(ReadingKind.THROAT_RATIO, seat.throatDiameterMm() / head));
+    limits.add(new Reading(ReadingKind.FACE_WIDTH, pairing.valve().faceWidthMm()));
+    limits.add(new Reading(ReadingKind.OVERHANG, (head - seat.outsideDiameterMm()) / 2));
+    limits.add(new Reading(ReadingKind.MARGIN, pairing.valve().marginMm()));
+    limits.addAll(SeatStudy.amongNeighbours(job, port, head, OptionalDouble.empty()));
     metal
         .ring()
         .map(Ring::outsideDiameterMm)
         .ifPresent(
             mm ->
-                limits.add(new Limit(ReadingKind.RING_WALL, (mm - seat.outsideDiameterMm()) / 2)));
+                limits.add(
+                    new Reading(ReadingKind.RING_WALL, (mm - seat.outsideDiameterMm()) / 2)));
     return first(limits);
   }
 
   /** The first limit that its cuts break. */
   private Optional<ReadingKind> brokenByShape(SeatSection section) {
     Seat seat = section.seat();
-    List<Limit> limits = new ArrayList<>();
+    List<Reading> limits = new ArrayList<>();
     List<Cut> showing =
         section.shown().stream().filter(s -> s.shownMm() > 0).map(ShownCut::cut).toList();
-    limits.add(new Limit(ReadingKind.SEAT_WIDTH, section.shown().get(seat.sealing()).shownMm()));
-    limits.add(new Limit(ReadingKind.LAST_CUT, showing.getLast().angleDeg()));
+    limits.add(new Reading(ReadingKind.SEAT_WIDTH, section.shown().get(seat.sealing()).shownMm()));
+    limits.add(new Reading(ReadingKind.LAST_CUT, showing.getLast().angleDeg()));
     for (int k = 1; k < showing.size(); k++) {
       double step = showing.get(k).angleDeg() - showing.get(k - 1).angleDeg();
       if (step > range(ReadingKind.ANGLE_STEP).map(Range::max).orElse(90.0)) {
         return Optional.of(ReadingKind.ANGLE_STEP);
       }
     }
-    limits.add(new Limit(ReadingKind.WATER, toWater(section.profile())));
+    limits.add(new Reading(ReadingKind.WATER, toWater(section.profile())));
     return first(limits);
   }
 
   /** The first limit that the valve on it breaks. */
   private Optional<ReadingKind> brokenByContact(Trial trial) {
-    Group group = job.group(port);
-    List<Limit> limits = new ArrayList<>();
+    List<Reading> limits = new ArrayList<>();
     if (!(trial.seating() instanceof Seating.Seated(double rest, Seating.Contact contact))
         || contact.intendedShare() < 0.5) {
       return Optional.of(ReadingKind.CONTACT_WIDTH);
     }
-    limits.add(new Limit(ReadingKind.CONTACT_CENTRE, contact.centre()));
-    limits.add(new Limit(ReadingKind.SINK, foundRest - rest));
-    group
-        .retainerToSealMm()
-        .ifPresent(
-            mm ->
-                limits.add(
-                    new Limit(
-                        ReadingKind.RETAINER, mm + foundRest - rest - group.cam().maxLiftMm())));
+    limits.add(new Reading(ReadingKind.CONTACT_CENTRE, contact.centre()));
+    double sink = foundRest - rest;
+    limits.add(new Reading(ReadingKind.SINK, sink));
+    limits.addAll(
+        SeatStudy.amongNeighbours(
+            job, port, trial.pairing().valve().headDiameterMm(), OptionalDouble.of(sink)));
     return first(limits);
   }
 
-  private record Limit(ReadingKind kind, double value) {}
-
-  private Optional<ReadingKind> first(List<Limit> limits) {
-    for (Limit limit : limits) {
+  private Optional<ReadingKind> first(List<Reading> limits) {
+    for (Reading limit : limits) {
       Optional<Range> range = range(limit.kind());
       if (range.isPresent() && !range.get().holds(limit.value())) {
         return Optional.of(limit.kind());
