@@ -3,6 +3,9 @@ module finebore.core {
   requires transitive java.measure;
   requires tech.units.indriya;
   requires org.locationtech.jts;
+  requires hipparchus.core;
+  requires hipparchus.optim;
+  requires hipparchus.fitting;
 
   exports finebore.units;
   exports finebore.section;
@@ -13,6 +16,7 @@ module finebore.core {
   exports finebore.head;
   exports finebore.suggest;
   exports finebore.flow;
+  exports finebore.bench;
   exports finebore.practice;
   exports finebore.study;
   exports finebore.job;

@@ -1,5 +1,6 @@
 package finebore;
 
+import finebore.bench.BenchBook;
 import finebore.flow.Bands;
 import finebore.flow.CamLift;
 import finebore.job.Engine;
@@ -81,6 +82,7 @@ public final class Samples {
         group,
         Map.of(),
         test(),
+        BenchBook.EMPTY,
         "");
   }
 

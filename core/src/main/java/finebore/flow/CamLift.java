@@ -1,5 +1,7 @@
 package finebore.flow;
 
+import java.util.function.DoubleUnaryOperator;
+
 /**
  * Lift at the valve over crank angle.
  *
@@ -7,6 +9,8 @@ package finebore.flow;
  * @param durationDeg crank degrees the valve is open
  */
 public record CamLift(double maxLiftMm, double durationDeg) {
+
+  private static final int STEPS = 120;
 
   public CamLift {
     if (!(maxLiftMm > 0.5 && maxLiftMm < 50)) {
@@ -27,5 +31,14 @@ public record CamLift(double maxLiftMm, double durationDeg) {
   public double liftAt(double part) {
     double x = Math.clamp(1 - Math.abs(2 * part - 1), 0, 1);
     return maxLiftMm * x * x * x * (10 - 15 * x + 6 * x * x);
+  }
+
+  /** Mean over the opening of what hangs on the lift, each crank degree counting the same. */
+  public double meanOf(DoubleUnaryOperator ofLiftMm) {
+    double sum = 0;
+    for (int k = 0; k < STEPS; k++) {
+      sum += ofLiftMm.applyAsDouble(liftAt((k + 0.5) / STEPS));
+    }
+    return sum / STEPS;
   }
 }

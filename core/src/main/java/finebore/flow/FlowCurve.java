@@ -9,8 +9,6 @@ import java.util.List;
  */
 public record FlowCurve(List<LiftPoint> points) {
 
-  private static final int CAM_STEPS = 120;
-
   public FlowCurve {
     points = List.copyOf(points);
     if (points.isEmpty()) {
@@ -20,24 +18,38 @@ public record FlowCurve(List<LiftPoint> points) {
 
   /** Flow at any lift by straight lines between the points, from nothing at no lift, m3/s. */
   public double flowAt(double liftMm) {
+    return between(lifts(), flows(), liftMm);
+  }
+
+  private double[] lifts() {
+    return points.stream().mapToDouble(LiftPoint::liftMm).toArray();
+  }
+
+  private double[] flows() {
+    return points.stream().mapToDouble(LiftPoint::flowM3s).toArray();
+  }
+
+  /**
+   * Flow at any lift by straight lines between rising lifts, from nothing at no lift; past the last
+   * it stays level.
+   */
+  public static double between(double[] liftsMm, double[] flowsM3s, double liftMm) {
     double lift = 0;
     double flow = 0;
-    for (LiftPoint point : points) {
-      if (liftMm <= point.liftMm()) {
-        return flow + (liftMm - lift) / (point.liftMm() - lift) * (point.flowM3s() - flow);
+    for (int k = 0; k < liftsMm.length; k++) {
+      if (liftMm <= liftsMm[k]) {
+        return flow + (liftMm - lift) / (liftsMm[k] - lift) * (flowsM3s[k] - flow);
       }
-      lift = point.liftMm();
-      flow = point.flowM3s();
+      lift = liftsMm[k];
+      flow = flowsM3s[k];
     }
     return flow;
   }
 
   /** Mean flow over the cam's opening, each crank degree counting the same, m3/s. */
   public double camMean(CamLift cam) {
-    double sum = 0;
-    for (int k = 0; k < CAM_STEPS; k++) {
-      sum += flowAt(cam.liftAt((k + 0.5) / CAM_STEPS));
-    }
-    return sum / CAM_STEPS;
+    double[] lifts = lifts();
+    double[] flows = flows();
+    return cam.meanOf(lift -> between(lifts, flows, lift));
   }
 }

@@ -1,5 +1,6 @@
 package finebore.job;
 
+import finebore.bench.BenchBook;
 import finebore.job.Engine.SeatPlace;
 import finebore.units.UnitSystem;
 import java.util.Map;
@@ -18,6 +19,7 @@ import java.util.TreeMap;
  * @param exhaust all exhaust seats
  * @param exceptions plans of single seats that do not follow their group, by label
  * @param test how flow is looked at
+ * @param bench flow tests and the ranges of the bench
  * @param notes free text
  */
 public record Job(
@@ -31,6 +33,7 @@ public record Job(
     Group exhaust,
     Map<String, Plan> exceptions,
     TestPlan test,
+    BenchBook bench,
     String notes) {
 
   public Job {
@@ -62,9 +65,31 @@ public record Job(
   public Job withGroup(Port port, Group changed) {
     return port == Port.INTAKE
         ? new Job(
-            name, purpose, units, practice, engine, head, changed, exhaust, exceptions, test, notes)
+            name,
+            purpose,
+            units,
+            practice,
+            engine,
+            head,
+            changed,
+            exhaust,
+            exceptions,
+            test,
+            bench,
+            notes)
         : new Job(
-            name, purpose, units, practice, engine, head, intake, changed, exceptions, test, notes);
+            name,
+            purpose,
+            units,
+            practice,
+            engine,
+            head,
+            intake,
+            changed,
+            exceptions,
+            test,
+            bench,
+            notes);
   }
 
   public Job withPlanned(Port port, Pairing planned) {
@@ -94,37 +119,119 @@ public record Job(
 
   private Job withExceptions(Map<String, Plan> changed) {
     return new Job(
-        name, purpose, units, practice, engine, head, intake, exhaust, changed, test, notes);
+        name, purpose, units, practice, engine, head, intake, exhaust, changed, test, bench, notes);
   }
 
   public Job withUnits(UnitSystem changed) {
     return new Job(
-        name, purpose, changed, practice, engine, head, intake, exhaust, exceptions, test, notes);
+        name,
+        purpose,
+        changed,
+        practice,
+        engine,
+        head,
+        intake,
+        exhaust,
+        exceptions,
+        test,
+        bench,
+        notes);
   }
 
   public Job withPractice(String changed) {
     return new Job(
-        name, purpose, units, changed, engine, head, intake, exhaust, exceptions, test, notes);
+        name,
+        purpose,
+        units,
+        changed,
+        engine,
+        head,
+        intake,
+        exhaust,
+        exceptions,
+        test,
+        bench,
+        notes);
   }
 
   public Job withEngine(Engine changed) {
     return new Job(
-        name, purpose, units, practice, changed, head, intake, exhaust, exceptions, test, notes);
+        name,
+        purpose,
+        units,
+        practice,
+        changed,
+        head,
+        intake,
+        exhaust,
+        exceptions,
+        test,
+        bench,
+        notes);
   }
 
   public Job withHead(Head changed) {
     return new Job(
-        name, purpose, units, practice, engine, changed, intake, exhaust, exceptions, test, notes);
+        name,
+        purpose,
+        units,
+        practice,
+        engine,
+        changed,
+        intake,
+        exhaust,
+        exceptions,
+        test,
+        bench,
+        notes);
   }
 
   public Job withNotes(String changed) {
     return new Job(
-        name, purpose, units, practice, engine, head, intake, exhaust, exceptions, test, changed);
+        name,
+        purpose,
+        units,
+        practice,
+        engine,
+        head,
+        intake,
+        exhaust,
+        exceptions,
+        test,
+        bench,
+        changed);
   }
 
   public Job withTest(TestPlan changed) {
     return new Job(
-        name, purpose, units, practice, engine, head, intake, exhaust, exceptions, changed, notes);
+        name,
+        purpose,
+        units,
+        practice,
+        engine,
+        head,
+        intake,
+        exhaust,
+        exceptions,
+        changed,
+        bench,
+        notes);
+  }
+
+  public Job withBench(BenchBook changed) {
+    return new Job(
+        name,
+        purpose,
+        units,
+        practice,
+        engine,
+        head,
+        intake,
+        exhaust,
+        exceptions,
+        test,
+        changed,
+        notes);
   }
 
   public Job withName(String changedName, String changedPurpose) {
@@ -139,6 +246,7 @@ public record Job(
         exhaust,
         exceptions,
         test,
+        bench,
         notes);
   }
 }

@@ -65,9 +65,18 @@ public record PlanStudy(
     OptionalDouble rest = SeatStudy.restOf(metal.section(), group.found().valve());
     SeatStudy found =
         known.orElseGet(
-            () -> SeatStudy.inJob(metal.section(), group.found().valve(), job, port, rest));
+            () ->
+                SeatStudy.inJob(
+                    metal.section(),
+                    group.found().valve(),
+                    job,
+                    port,
+                    rest,
+                    ModelFit.calibrationOf(job, port)));
     Cutting cutting = Cutting.of(metal, plan.wanted().seat(), plan.operations());
-    SeatStudy bare = SeatStudy.inJob(cutting.finished(), plan.wanted().valve(), job, port, rest);
+    SeatStudy bare =
+        SeatStudy.inJob(
+            cutting.finished(), plan.wanted().valve(), job, port, rest, found.calibration());
     MetalLeft left = MetalLeft.of(cutting);
     SeatStudy finished = bare.with(more(job, place, cutting, left, found, bare));
     Optional<FlowChange> change =
@@ -157,7 +166,8 @@ public record PlanStudy(
   public SeatStudy after(Job job, int count) {
     OptionalDouble rest =
         SeatStudy.restOf(metal.section(), job.group(place.port()).found().valve());
-    return SeatStudy.inJob(cutting.after(count), plan.wanted().valve(), job, place.port(), rest);
+    return SeatStudy.inJob(
+        cutting.after(count), plan.wanted().valve(), job, place.port(), rest, found.calibration());
   }
 
   private static List<Reading> more(

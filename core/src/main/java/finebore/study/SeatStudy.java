@@ -35,6 +35,7 @@ import java.util.OptionalDouble;
  * @param seating where the valve rests
  * @param readings what can be read off, in the order of {@link ReadingKind}
  * @param curve flow at the test's lifts; empty when the valve falls through
+ * @param calibration of the port, that the flow is worked out with
  */
 public record SeatStudy(
     Pairing pairing,
@@ -42,7 +43,8 @@ public record SeatStudy(
     ValveSection valve,
     Seating seating,
     List<Reading> readings,
-    Optional<FlowCurve> curve) {
+    Optional<FlowCurve> curve,
+    Calibration calibration) {
 
   public SeatStudy {
     readings = List.copyOf(readings);
@@ -66,14 +68,19 @@ public record SeatStudy(
         pairing.valve(),
         job,
         port,
-        restOf(job.group(port).found()));
+        restOf(job.group(port).found()),
+        ModelFit.calibrationOf(job, port));
   }
 
   /** Studies a seat as it lies in the metal as one of a job's. */
   static SeatStudy inJob(
-      SeatSection seat, Valve valve, Job job, Port port, OptionalDouble foundRest) {
-    SeatStudy study =
-        of(seat, valve, new Frame(port, job.test(), Calibration.UNCALIBRATED, foundRest));
+      SeatSection seat,
+      Valve valve,
+      Job job,
+      Port port,
+      OptionalDouble foundRest,
+      Calibration calibration) {
+    SeatStudy study = of(seat, valve, new Frame(port, job.test(), calibration, foundRest));
     return study.with(
         amongNeighbours(job, port, valve.headDiameterMm(), study.reading(ReadingKind.SINK)));
   }
@@ -111,7 +118,7 @@ public record SeatStudy(
     List<Reading> all = new ArrayList<>(readings);
     all.addAll(more);
     all.sort(java.util.Comparator.comparing(Reading::kind));
-    return new SeatStudy(pairing, seat, valve, seating, all, curve);
+    return new SeatStudy(pairing, seat, valve, seating, all, curve, calibration);
   }
 
   /** Studies a valve on a seat that has all the metal it asks for. */
@@ -129,7 +136,13 @@ public record SeatStudy(
             ? Optional.of(curve(seat, valve, seated.restMm(), frame))
             : Optional.empty();
     return new SeatStudy(
-        pairing, seat, valve, seating, readings(seat, pairing, seating, frame), curve);
+        pairing,
+        seat,
+        valve,
+        seating,
+        readings(seat, pairing, seating, frame),
+        curve,
+        frame.calibration());
   }
 
   /** Height at which a valve rests, mm; empty when it falls through. */
@@ -165,12 +178,13 @@ public record SeatStudy(
 
   /** Gate, effective area and losses at any lift above 0, as the curve has them at its lifts. */
   public Losses lossesAt(double liftMm, Port port) {
-    return lossesAt(seat, valveAt(liftMm), pairing, port);
+    return lossesAt(seat, valveAt(liftMm), pairing, port, calibration);
   }
 
   /** The same of a seat that is not studied as a whole, the valve's wall lifted. */
-  public static Losses lossesAt(SeatSection seat, Profile lifted, Pairing pairing, Port port) {
-    return Losses.at(seat.profile(), lifted, setting(pairing, port, Calibration.UNCALIBRATED));
+  public static Losses lossesAt(
+      SeatSection seat, Profile lifted, Pairing pairing, Port port, Calibration calibration) {
+    return Losses.at(seat.profile(), lifted, setting(pairing, port, calibration));
   }
 
   /** Throat less stem, mm2. */

@@ -4,6 +4,7 @@ import finebore.cutting.CleanUp;
 import finebore.cutting.Cutter;
 import finebore.cutting.Form;
 import finebore.cutting.Seating;
+import finebore.flow.Calibration;
 import finebore.flow.Losses;
 import finebore.found.FoundSeat;
 import finebore.found.Ring;
@@ -25,6 +26,7 @@ import finebore.seat.ShownCut;
 import finebore.section.Point;
 import finebore.section.Profile;
 import finebore.section.Tolerance;
+import finebore.study.ModelFit;
 import finebore.study.PlanStudy;
 import finebore.study.Reading;
 import finebore.study.ReadingKind;
@@ -82,6 +84,7 @@ public final class Search {
   private final FoundSeat metal;
   private final Valve foundValve;
   private final double foundRest;
+  private final Calibration calibration;
   private final List<CleanUp.Wall> walls;
   private final double[] throats;
 
@@ -117,6 +120,7 @@ public final class Search {
     Group group = job.group(port);
     this.foundValve = group.found().valve();
     this.foundRest = SeatStudy.restOf(new Pairing(metal.seat(), foundValve)).orElse(0);
+    this.calibration = ModelFit.calibrationOf(job, port);
     this.walls = new ArrayList<>();
     walls.add(new CleanUp.Wall(12, metal.section().profile()));
     metal.sides().forEach(c -> walls.add(new CleanUp.Wall(c, metal.wallAt(c))));
@@ -367,7 +371,8 @@ public final class Search {
               trial.section(),
               trial.valve().profile().raised(seated.restMm() + lift),
               pairing,
-              port);
+              port,
+              calibration);
       // Each lift counts by its own size, so that no lift drowns another.
       sum += losses.effectiveAreaMm2() / (Math.PI * foundValve.headDiameterMm() * lift);
     }

@@ -31,6 +31,22 @@ public final class Notation {
           Unit.INCH_OF_WATER,
           "in",
           Unit.INCH_OF_WATER);
+  private static final Map<String, Unit> BAROMETERS =
+      Map.of(
+          "hpa",
+          Unit.HECTOPASCAL,
+          "mbar",
+          Unit.HECTOPASCAL,
+          "kpa",
+          Unit.KILOPASCAL,
+          "pa",
+          Unit.PASCAL_UNIT,
+          "inhg",
+          Unit.INCH_OF_MERCURY,
+          "in",
+          Unit.INCH_OF_MERCURY);
+  private static final Map<String, Unit> SPEEDS =
+      Map.of("m/s", Unit.METRE_PER_SECOND, "ft/s", Unit.FOOT_PER_SECOND);
 
   private Notation() {}
 
@@ -56,6 +72,29 @@ public final class Notation {
   public static double pressure(String text, UnitSystem system) throws NotationException {
     return new Reader(text, PRESSURES, "a pressure such as 28 inH2O or 7 kPa")
         .read(system.pressure());
+  }
+
+  /** Pressure of the room in Pa. */
+  public static double barometer(String text, UnitSystem system) throws NotationException {
+    return new Reader(text, BAROMETERS, "a room pressure such as 1013 hPa or 29.9 inHg")
+        .read(system.barometer());
+  }
+
+  /** A speed in m/s. */
+  public static double speed(String text, UnitSystem system) throws NotationException {
+    return new Reader(text, SPEEDS, "a speed such as 90 m/s or 300 ft/s").read(system.speed());
+  }
+
+  /** A temperature in degrees C: {@code 22}, {@code 22 C}, {@code 72 F}, {@code 72 °F}. */
+  public static double temperature(String text, UnitSystem system) throws NotationException {
+    String bare = text.strip();
+    String number = bare.replaceAll("(?i)\\s*°?\\s*[cf]$", "");
+    UnitSystem meant =
+        number.equals(bare)
+            ? system
+            : bare.toLowerCase(Locale.ROOT).endsWith("f") ? UnitSystem.INCH : UnitSystem.METRIC;
+    return meant.temperatureToC(
+        new Reader(number, Map.of(), "a temperature such as 22 C or 72 F").read(null));
   }
 
   /** An angle in degrees: {@code 45}, {@code 44.5}, {@code 45 deg}, {@code 45°}. */

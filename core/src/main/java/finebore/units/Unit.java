@@ -10,10 +10,12 @@ import static tech.units.indriya.unit.Units.SECOND;
 import javax.measure.MetricPrefix;
 
 /**
- * The units of the shop, each with its factor to the unit the program computes in: mm, m3/s, Pa.
+ * The units of the shop, each with its factor to the unit the program computes in: mm, m3/s, Pa,
+ * m/s.
  *
  * <p>Factors come from JSR-385 definitions: the inch is 25.4 mm by definition, the conventional
- * inch of water 249.08891 Pa (NIST Special Publication 811, appendix B.8, from memory).
+ * inch of water 249.08891 Pa and of mercury 3386.389 Pa (NIST Special Publication 811, appendix
+ * B.8, from memory).
  */
 public enum Unit {
   MM("mm", MetricPrefix.MILLI(METRE), MetricPrefix.MILLI(METRE)),
@@ -25,7 +27,11 @@ public enum Unit {
   CFM("cfm", CUBIC_METRE.multiply(0.028316846592).divide(MINUTE), CUBIC_METRE.divide(SECOND)),
   PASCAL_UNIT("Pa", PASCAL, PASCAL),
   KILOPASCAL("kPa", MetricPrefix.KILO(PASCAL), PASCAL),
-  INCH_OF_WATER("inH2O", PASCAL.multiply(249.08891), PASCAL);
+  INCH_OF_WATER("inH2O", PASCAL.multiply(249.08891), PASCAL),
+  HECTOPASCAL("hPa", MetricPrefix.HECTO(PASCAL), PASCAL),
+  INCH_OF_MERCURY("inHg", PASCAL.multiply(3386.389), PASCAL),
+  METRE_PER_SECOND("m/s", METRE.divide(SECOND), METRE.divide(SECOND)),
+  FOOT_PER_SECOND("ft/s", METRE.multiply(0.3048).divide(SECOND), METRE.divide(SECOND));
 
   private final String symbol;
   private final double toBase;

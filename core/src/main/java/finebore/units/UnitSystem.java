@@ -5,9 +5,49 @@ import java.util.Locale;
 /** The two ways a shop writes its numbers. */
 public enum UnitSystem {
   /** Millimetres, litres per second, kilopascals. */
-  METRIC(Unit.MM, 3, 2, Unit.LITRE_PER_SECOND, Unit.KILOPASCAL, 0.01),
+  METRIC(Unit.MM, 3, 2, Unit.LITRE_PER_SECOND, Unit.KILOPASCAL, 0.01, Unit.HECTOPASCAL, 1) {
+    @Override
+    public Unit speed() {
+      return Unit.METRE_PER_SECOND;
+    }
+
+    @Override
+    public double temperatureFrom(double celsius) {
+      return celsius;
+    }
+
+    @Override
+    public double temperatureToC(double shown) {
+      return shown;
+    }
+
+    @Override
+    public String temperatureUnit() {
+      return "°C";
+    }
+  },
   /** Inches, cubic feet per minute, inches of water. */
-  INCH(Unit.INCH, 4, 3, Unit.CFM, Unit.INCH_OF_WATER, 0.0127);
+  INCH(Unit.INCH, 4, 3, Unit.CFM, Unit.INCH_OF_WATER, 0.0127, Unit.INCH_OF_MERCURY, 2) {
+    @Override
+    public Unit speed() {
+      return Unit.FOOT_PER_SECOND;
+    }
+
+    @Override
+    public double temperatureFrom(double celsius) {
+      return celsius * 9 / 5 + 32;
+    }
+
+    @Override
+    public double temperatureToC(double shown) {
+      return (shown - 32) * 5 / 9;
+    }
+
+    @Override
+    public String temperatureUnit() {
+      return "°F";
+    }
+  };
 
   private final Unit length;
   private final int lengthDigits;
@@ -15,15 +55,58 @@ public enum UnitSystem {
   private final Unit flow;
   private final Unit pressure;
   private final double nudgeMm;
+  private final Unit barometer;
+  private final int barometerDigits;
 
   UnitSystem(
-      Unit length, int lengthDigits, int shortDigits, Unit flow, Unit pressure, double nudgeMm) {
+      Unit length,
+      int lengthDigits,
+      int shortDigits,
+      Unit flow,
+      Unit pressure,
+      double nudgeMm,
+      Unit barometer,
+      int barometerDigits) {
     this.length = length;
     this.lengthDigits = lengthDigits;
     this.shortDigits = shortDigits;
     this.flow = flow;
     this.pressure = pressure;
     this.nudgeMm = nudgeMm;
+    this.barometer = barometer;
+    this.barometerDigits = barometerDigits;
+  }
+
+  /** Unit of air speeds. */
+  public abstract Unit speed();
+
+  /** Degrees C as the system shows them. */
+  public abstract double temperatureFrom(double celsius);
+
+  /** What the system shows in degrees C. */
+  public abstract double temperatureToC(double shown);
+
+  /** As printed behind a temperature. */
+  public abstract String temperatureUnit();
+
+  /** Unit of the room's pressure. */
+  public Unit barometer() {
+    return barometer;
+  }
+
+  /** The room's pressure as a number, without a unit. */
+  public String barometerNumber(double pa) {
+    return trimmed(barometer.fromBase(pa), barometerDigits);
+  }
+
+  /** A temperature to a tenth of a degree, without a unit. */
+  public String temperatureNumber(double celsius) {
+    return trimmed(temperatureFrom(celsius), 1);
+  }
+
+  /** A speed in m/s, to a tenth, without a unit. */
+  public String speedNumber(double metresPerSecond) {
+    return trimmed(speed().fromBase(metresPerSecond), 1);
   }
 
   public Unit length() {

@@ -1,5 +1,6 @@
 package finebore.formats;
 
+import finebore.bench.BenchBook;
 import finebore.flow.CamLift;
 import finebore.job.Engine;
 import finebore.job.Group;
@@ -40,6 +41,7 @@ public final class NewJob {
         exhaust,
         Map.of(),
         TestPlan.usual(units, 10),
+        BenchBook.EMPTY,
         "");
   }
 

@@ -1,0 +1,103 @@
+package finebore.bench;
+
+import finebore.flow.Direction;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A job's flow tests and the ranges of the bench.
+ *
+ * @param ranges with their check plates
+ * @param tests in the order they were made
+ */
+public record BenchBook(List<BenchRange> ranges, List<BenchTest> tests) {
+
+  public static final BenchBook EMPTY = new BenchBook(List.of(), List.of());
+
+  private static final int MOST = 2000;
+
+  public BenchBook {
+    ranges = List.copyOf(ranges);
+    tests = List.copyOf(tests);
+    if (tests.size() > MOST) {
+      throw new IllegalArgumentException(
+          "a job takes at most " + MOST + " tests, had " + tests.size());
+    }
+    if (tests.stream().mapToInt(BenchTest::id).distinct().count() < tests.size()) {
+      throw new IllegalArgumentException("two tests have the same id");
+    }
+    if (ranges.stream().map(BenchRange::name).distinct().count() < ranges.size()) {
+      throw new IllegalArgumentException("two ranges of the bench have the same name");
+    }
+  }
+
+  public Optional<BenchTest> test(int id) {
+    return tests.stream().filter(t -> t.id() == id).findFirst();
+  }
+
+  public Optional<BenchRange> range(String name) {
+    return ranges.stream().filter(r -> r.name().equals(name)).findFirst();
+  }
+
+  /** An id that no test has. */
+  public int nextId() {
+    return tests.stream().mapToInt(BenchTest::id).max().orElse(0) + 1;
+  }
+
+  /** Place of a test from 1, as people say it. */
+  public int numberOf(BenchTest test) {
+    for (int k = 0; k < tests.size(); k++) {
+      if (tests.get(k).id() == test.id()) {
+        return k + 1;
+      }
+    }
+    throw new IllegalArgumentException("the job has no test with id " + test.id());
+  }
+
+  /** The last test made in a direction. */
+  public Optional<BenchTest> last(Direction direction) {
+    return tests.stream().filter(t -> t.setUp().direction() == direction).reduce((a, b) -> b);
+  }
+
+  /** With a test put in the place of the one with its id, or behind the others. */
+  public BenchBook with(BenchTest test) {
+    List<BenchTest> changed = new ArrayList<>(tests);
+    for (int k = 0; k < changed.size(); k++) {
+      if (changed.get(k).id() == test.id()) {
+        changed.set(k, test);
+        return new BenchBook(ranges, changed);
+      }
+    }
+    changed.add(test);
+    return new BenchBook(ranges, changed);
+  }
+
+  /** Without a test; those that were steps from it become steps from what it was a step from. */
+  public BenchBook without(int id) {
+    Optional<Integer> before = test(id).flatMap(BenchTest::after);
+    List<BenchTest> kept = new ArrayList<>();
+    for (BenchTest test : tests) {
+      if (test.id() != id) {
+        kept.add(
+            test.after().equals(Optional.of(id))
+                ? test.withStep(before, test.changed(), test.valveIsTheChange())
+                : test);
+      }
+    }
+    return new BenchBook(ranges, kept);
+  }
+
+  /** With a plate check of a range, which is added where it is new. */
+  public BenchBook withCheck(String range, PlateCheck check) {
+    List<BenchRange> changed = new ArrayList<>(ranges);
+    for (int k = 0; k < changed.size(); k++) {
+      if (changed.get(k).name().equals(range)) {
+        changed.set(k, changed.get(k).with(check));
+        return new BenchBook(changed, tests);
+      }
+    }
+    changed.add(new BenchRange(range, List.of(check)));
+    return new BenchBook(changed, tests);
+  }
+}

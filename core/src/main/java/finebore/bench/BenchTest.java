@@ -1,0 +1,244 @@
+package finebore.bench;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * One flow test.
+ *
+ * @param id unique among a job's tests and never used again
+ * @param name what its column is headed
+ * @param date the day, if written down
+ * @param setUp what was on the bench
+ * @param air of the room, if written down
+ * @param after id of the test it is a step from; empty for a beginning
+ * @param changed what was changed since that test
+ * @param valveIsTheChange whether another valve than in that test is what was tried
+ * @param lifts in order of lift
+ * @param predicted what the model said before it was run, in order of lift; may be empty
+ * @param pictures file names of pictures beside the job, with words
+ * @param remarks the operator's
+ */
+public record BenchTest(
+    int id,
+    String name,
+    Optional<LocalDate> date,
+    SetUp setUp,
+    Optional<Air> air,
+    Optional<Integer> after,
+    String changed,
+    boolean valveIsTheChange,
+    List<LiftReadings> lifts,
+    List<Predicted> predicted,
+    List<Picture> pictures,
+    String remarks) {
+
+  /** Lifts closer than this are the same lift, mm. */
+  public static final double SAME_LIFT_MM = 0.02;
+
+  private static final int MOST_LIFTS = 60;
+
+  /**
+   * A prediction of one lift, frozen before the test.
+   *
+   * @param spread its standard deviation as a share of the flow
+   */
+  public record Predicted(double liftMm, double flowM3s, double spread) {}
+
+  /** A picture by its file's name in the job's folder of pictures. */
+  public record Picture(String file, String words) {}
+
+  public BenchTest {
+    lifts = lifts.stream().sorted(Comparator.comparingDouble(LiftReadings::liftMm)).toList();
+    predicted = predicted.stream().sorted(Comparator.comparingDouble(Predicted::liftMm)).toList();
+    pictures = List.copyOf(pictures);
+    if (name.isBlank() || name.length() > 80) {
+      throw new IllegalArgumentException(
+          "a test's name must have 1 to 80 characters, had " + name.length());
+    }
+    if (lifts.size() > MOST_LIFTS) {
+      throw new IllegalArgumentException(
+          "a test takes at most " + MOST_LIFTS + " lifts, had " + lifts.size());
+    }
+    for (int k = 1; k < lifts.size(); k++) {
+      if (lifts.get(k).liftMm() - lifts.get(k - 1).liftMm() < SAME_LIFT_MM) {
+        throw new IllegalArgumentException(
+            "lifts of a test must lie at least "
+                + SAME_LIFT_MM
+                + " mm apart; "
+                + lifts.get(k).liftMm()
+                + " follows "
+                + lifts.get(k - 1).liftMm());
+      }
+    }
+  }
+
+  /** A test that has not been run. */
+  public static BenchTest empty(int id, String name, SetUp setUp) {
+    return new BenchTest(
+        id,
+        name,
+        Optional.empty(),
+        setUp,
+        Optional.empty(),
+        Optional.empty(),
+        "",
+        false,
+        List.of(),
+        List.of(),
+        List.of(),
+        "");
+  }
+
+  /** What is noted at a lift, if anything. */
+  public Optional<LiftReadings> at(double liftMm) {
+    return lifts.stream().filter(l -> Math.abs(l.liftMm() - liftMm) < SAME_LIFT_MM).findFirst();
+  }
+
+  /** With what is noted at a lift put in its place; a lift with nothing noted goes. */
+  public BenchTest with(LiftReadings changed) {
+    List<LiftReadings> others = new ArrayList<>(lifts);
+    others.removeIf(l -> Math.abs(l.liftMm() - changed.liftMm()) < SAME_LIFT_MM);
+    if (!changed.isEmpty()) {
+      others.add(changed);
+    }
+    return withLifts(others);
+  }
+
+  public BenchTest withLifts(List<LiftReadings> changedLifts) {
+    return new BenchTest(
+        id,
+        name,
+        date,
+        setUp,
+        air,
+        after,
+        changed,
+        valveIsTheChange,
+        changedLifts,
+        predicted,
+        pictures,
+        remarks);
+  }
+
+  public BenchTest withName(String changedName) {
+    return new BenchTest(
+        id,
+        changedName,
+        date,
+        setUp,
+        air,
+        after,
+        changed,
+        valveIsTheChange,
+        lifts,
+        predicted,
+        pictures,
+        remarks);
+  }
+
+  public BenchTest withDate(Optional<LocalDate> changedDate) {
+    return new BenchTest(
+        id,
+        name,
+        changedDate,
+        setUp,
+        air,
+        after,
+        changed,
+        valveIsTheChange,
+        lifts,
+        predicted,
+        pictures,
+        remarks);
+  }
+
+  public BenchTest withSetUp(SetUp changedSetUp) {
+    return new BenchTest(
+        id,
+        name,
+        date,
+        changedSetUp,
+        air,
+        after,
+        changed,
+        valveIsTheChange,
+        lifts,
+        predicted,
+        pictures,
+        remarks);
+  }
+
+  public BenchTest withAir(Optional<Air> changedAir) {
+    return new BenchTest(
+        id,
+        name,
+        date,
+        setUp,
+        changedAir,
+        after,
+        changed,
+        valveIsTheChange,
+        lifts,
+        predicted,
+        pictures,
+        remarks);
+  }
+
+  /** As a step from another test. */
+  public BenchTest withStep(Optional<Integer> from, String what, boolean valve) {
+    return new BenchTest(
+        id, name, date, setUp, air, from, what, valve, lifts, predicted, pictures, remarks);
+  }
+
+  public BenchTest withPredicted(List<Predicted> changedPrediction) {
+    return new BenchTest(
+        id,
+        name,
+        date,
+        setUp,
+        air,
+        after,
+        changed,
+        valveIsTheChange,
+        lifts,
+        changedPrediction,
+        pictures,
+        remarks);
+  }
+
+  public BenchTest withPictures(List<Picture> changedPictures) {
+    return new BenchTest(
+        id,
+        name,
+        date,
+        setUp,
+        air,
+        after,
+        changed,
+        valveIsTheChange,
+        lifts,
+        predicted,
+        changedPictures,
+        remarks);
+  }
+
+  public BenchTest withRemarks(String changedRemarks) {
+    return new BenchTest(
+        id,
+        name,
+        date,
+        setUp,
+        air,
+        after,
+        changed,
+        valveIsTheChange,
+        lifts,
+        predicted,
+        pictures,
+        changedRemarks);
+  }
+}

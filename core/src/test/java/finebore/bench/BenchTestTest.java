@@ -1,0 +1,346 @@
+package finebore.bench;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import finebore.bench.Comparison.Verdict;
+import finebore.bench.SetUp.Inlet;
+import finebore.bench.SetUp.Pipe;
+import finebore.bench.SetUp.TestedState;
+import finebore.bench.SetUp.TestedValve;
+import finebore.bench.SetUpDifference.Item;
+import finebore.flow.Bands;
+import finebore.flow.Bands.Band;
+import finebore.flow.CamLift;
+import finebore.flow.Direction;
+import finebore.units.Unit;
+import finebore.units.UnitSystem;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.UnaryOperator;
+import org.junit.jupiter.api.Test;
+
+/** Tests of a head, brought to standard and held against each other. */
+class BenchTestTest {
+
+  private static final double STANDARD = Unit.INCH_OF_WATER.toBase(28);
+  private static final CamLift CAM = new CamLift(10, 270);
+  private static final double[] LIFTS = {2, 4, 6, 8, 10};
+  private static final double[] FLOWS = {0.02, 0.0385, 0.053, 0.063, 0.068};
+
+  private static SetUp setUp() {
+    return new SetUp(
+        "big bench",
+        "I1",
+        Direction.INTAKE,
+        TestedState.AS_FOUND,
+        new TestedValve(40, "found"),
+        OptionalDouble.of(86),
+        Inlet.radius(12),
+        Optional.empty(),
+        OptionalDouble.of(STANDARD),
+        OptionalDouble.of(0));
+  }
+
+  /** A test whose flows are a share of the sample's, each read so often with a little scatter. */
+  private static BenchTest test(int id, double share, double... scatter) {
+    BenchTest test = BenchTest.empty(id, "test " + id, setUp());
+    for (int k = 0; k < LIFTS.length; k++) {
+      LiftReadings lift = LiftReadings.of(LIFTS[k], List.of());
+      for (double s : scatter) {
+        lift = lift.withReading(BenchReading.flow(FLOWS[k] * share * (1 + s)));
+      }
+      test = test.with(lift);
+    }
+    return test;
+  }
+
+  private static ReducedTest reduced(BenchTest test) {
+    return ReducedTest.of(test, BenchBook.EMPTY, STANDARD);
+  }
+
+  private static Comparison compare(BenchTest a, BenchTest b) {
+    List<ReducedTest> both = List.of(reduced(a), reduced(b));
+    return Comparison.of(both.get(0), both.get(1), Noise.of(both), Bands.USUAL, CAM);
+  }
+
+  @Test
+  void flowGoesWithTheRootOfDepressionAndDensity() {
+    Air thin = new Air(30, 95_000, 0.6);
+    BenchTest test =
+        BenchTest.empty(
+                1,
+                "thin air",
+                setUp()
+                    .withDepression(OptionalDouble.of(Unit.INCH_OF_WATER.toBase(10)))
+                    .withLeakage(OptionalDouble.of(0.001)))
+            .withAir(Optional.of(thin))
+            .with(LiftReadings.of(5, List.of(BenchReading.flow(0.031))));
+    double expected = 0.030 * Math.sqrt(2.8) * Math.sqrt(thin.densityKgM3() / 1.2041);
+    assertThat(reduced(test).lifts().getFirst().meanM3s()).isCloseTo(expected, within(1e-12));
+    assertThat(reduced(test).notes()).isEmpty();
+    BenchTest bare =
+        BenchTest.empty(
+                2,
+                "bare",
+                setUp().withDepression(OptionalDouble.empty()).withLeakage(OptionalDouble.empty()))
+            .with(LiftReadings.of(5, List.of(BenchReading.flow(0.031))));
+    assertThat(reduced(bare).lifts().getFirst().meanM3s()).isEqualTo(0.031);
+    assertThat(reduced(bare).notes())
+        .hasSize(3)
+        .anyMatch(n -> n.startsWith("depression not written down"))
+        .anyMatch(n -> n.startsWith("air not written down"))
+        .anyMatch(n -> n.startsWith("leakage not written down"));
+  }
+
+  @Test
+  void aReadingMayBringItsOwnDepressionAndTemperature() {
+    Air room = new Air(20, 101_325, 0.4);
+    BenchReading warm =
+        new BenchReading(
+            0.03, Optional.empty(), OptionalDouble.of(STANDARD / 2), OptionalDouble.of(35));
+    BenchTest test =
+        BenchTest.empty(1, "warm", setUp())
+            .withAir(Optional.of(room))
+            .with(LiftReadings.of(5, List.of(warm)));
+    assertThat(reduced(test).lifts().getFirst().meanM3s())
+        .isCloseTo(
+            0.03 * Math.sqrt(2 * room.withTemperature(35).densityKgM3() / 1.2041), within(1e-12));
+  }
+
+  @Test
+  void perCentOfARangeIsWorthWhatItsPlateSays() {
+    LocalDate day = LocalDate.of(2026, 3, 1);
+    PlateCheck check =
+        new PlateCheck(
+            day,
+            new CheckPlate.Stamped(Unit.CFM.toBase(300), STANDARD),
+            75,
+            STANDARD,
+            Optional.of(new Air(20, 101_325, 0.4)));
+    BenchBook book = BenchBook.EMPTY.withCheck("4", check);
+    BenchTest test =
+        BenchTest.empty(1, "per cent", setUp())
+            .withDate(Optional.of(day))
+            .withAir(Optional.of(new Air(35, 90_000, 0.4)))
+            .with(LiftReadings.of(5, List.of(BenchReading.percent(50, "4"))))
+            .with(LiftReadings.of(6, List.of(BenchReading.percent(50, "9"))));
+    ReducedTest reduced = ReducedTest.of(test, book, STANDARD);
+    assertThat(reduced.lifts()).hasSize(1);
+    assertThat(Unit.CFM.fromBase(reduced.lifts().getFirst().meanM3s()))
+        .isCloseTo(200, within(1e-9));
+    assertThat(reduced.notes()).anyMatch(n -> n.contains("range 9") && n.contains("check plate"));
+  }
+
+  @Test
+  void rangesDriftAndAskToBeCheckedAgain() {
+    LocalDate day = LocalDate.of(2026, 3, 1);
+    Air usual = new Air(20, 101_325, 0.4);
+    CheckPlate plate = new CheckPlate.Stamped(0.1, STANDARD);
+    PlateCheck first = new PlateCheck(day, plate, 80, STANDARD, Optional.of(usual));
+    BenchRange range = new BenchRange("3", List.of(first));
+    assertThat(range.recheck(Optional.of(day), Optional.of(usual))).isEmpty();
+    assertThat(range.recheck(Optional.of(day), Optional.of(new Air(28, 99_000, 0.7))))
+        .hasValueSatisfying(w -> assertThat(w).contains("the weather has changed", "thinner"));
+    assertThat(range.recheck(Optional.of(day.plusDays(120)), Optional.of(usual)))
+        .hasValueSatisfying(w -> assertThat(w).contains("its last check is of 2026-03-01"));
+    BenchRange drifted =
+        range.with(new PlateCheck(day.plusDays(3), plate, 79, STANDARD, Optional.of(usual)));
+    assertThat(drifted.drift().orElseThrow()).isCloseTo(80 / 79.0 - 1, within(1e-12));
+    assertThat(drifted.recheck(Optional.of(day.plusDays(4)), Optional.of(usual)))
+        .hasValueSatisfying(w -> assertThat(w).contains("has drifted +1.3 %"));
+    assertThat(drifted.fullFlowM3s(Optional.of(day.plusDays(1))).orElseThrow())
+        .isCloseTo(0.125, within(1e-12));
+    assertThat(new BenchRange("9", List.of()).recheck(Optional.of(day), Optional.empty()))
+        .hasValueSatisfying(w -> assertThat(w).contains("never been checked"));
+  }
+
+  @Test
+  void noiseIsPooledOverAllRepeats() {
+    // Three lifts' worth of pairs that differ by 2 d have a relative deviation of d sqrt(2).
+    Noise noise = Noise.of(List.of(reduced(test(1, 1, 0.01, -0.01)), reduced(test(2, 1, 0))));
+    assertThat(noise.assumed()).isFalse();
+    assertThat(noise.freedom()).isEqualTo(5);
+    assertThat(noise.share()).isCloseTo(0.01 * Math.sqrt(2), within(1e-12));
+    assertThat(noise.limit(2, 2)).isCloseTo(2.571 * 0.01 * Math.sqrt(2), within(1e-5));
+    Noise none = Noise.of(List.of(reduced(test(1, 1, 0))));
+    assertThat(none.assumed()).isTrue();
+    assertThat(none.limit(1, 1)).isCloseTo(1.96 * 0.01 * Math.sqrt(2), within(1e-5));
+  }
+
+  @Test
+  void aChangeCountsOnlyPastWhatTheBenchCanTell() {
+    Comparison small = compare(test(1, 1, 0), test(2, 1.02, 0));
+    assertThat(small.lines()).hasSize(5).allMatch(l -> l.verdict() == Verdict.WITHIN);
+    // Over several lifts the same change is past what chance would do.
+    assertThat(small.whole().orElseThrow().verdict()).isEqualTo(Verdict.GAIN);
+    Comparison large = compare(test(1, 1, 0), test(2, 1.05, 0));
+    assertThat(large.lines()).allMatch(l -> l.verdict() == Verdict.GAIN);
+    assertThat(large.lines().getFirst().share()).isCloseTo(0.05, within(1e-12));
+    assertThat(large.bands().get(Band.LOW).lifts()).isEqualTo(2);
+    assertThat(large.camShare().orElseThrow()).isCloseTo(0.05, within(1e-12));
+    Comparison repeated = compare(test(1, 1, 0.001, -0.001, 0), test(2, 0.98, 0.001, -0.001, 0));
+    assertThat(repeated.lines()).allMatch(l -> l.verdict() == Verdict.LOSS);
+  }
+
+  private static BenchTest with(UnaryOperator<SetUp> change) {
+    BenchTest test = test(2, 1.05, 0);
+    return test.withSetUp(change.apply(test.setUp()));
+  }
+
+  @Test
+  void testsThatMayNotBeRankedAreNotAndSayWhy() {
+    Map<Item, BenchTest> spoilt =
+        Map.of(
+            Item.PIPE, with(s -> s.withPipe(Optional.of(new Pipe(41, 200)))),
+            Item.BORE, with(s -> s.withBore(OptionalDouble.of(92))),
+            Item.INLET, with(s -> s.withInlet(Inlet.BARE)),
+            Item.BENCH, with(s -> s.withBench("other bench")),
+            Item.VALVE, with(s -> s.withValve(new TestedValve(42, "bigger"))),
+            Item.DEPRESSION, with(s -> s.withDepression(OptionalDouble.empty())),
+            Item.DIRECTION, with(s -> s.withSeat("E1", Direction.EXHAUST)));
+    spoilt.forEach(
+        (item, test) -> {
+          Comparison comparison = compare(test(1, 1, 0), test);
+          assertThat(comparison.isRanked()).as(item.words()).isFalse();
+          assertThat(comparison.differences().getFirst().item()).isEqualTo(item);
+          assertThat(comparison.lines()).allMatch(l -> l.verdict() == Verdict.UNRANKED);
+          assertThat(comparison.lines().getFirst().share()).isCloseTo(0.05, within(1e-12));
+          assertThat(comparison.differences().getFirst().words(UnitSystem.METRIC))
+              .startsWith(item.words() + ": ");
+        });
+    assertThat(
+            compare(test(1, 1, 0), spoilt.get(Item.PIPE))
+                .differences()
+                .getFirst()
+                .words(UnitSystem.METRIC))
+        .isEqualTo("exhaust pipe: none, then 41.00 mm by 200.00 mm");
+  }
+
+  @Test
+  void whatWasAllowedForOrMeantIsNamedButRanked() {
+    BenchTest bigger =
+        with(s -> s.withValve(new TestedValve(42, "bigger")))
+            .withStep(Optional.of(1), "42 mm valve", true);
+    Comparison valve = compare(test(1, 1, 0), bigger);
+    assertThat(valve.isRanked()).isTrue();
+    assertThat(valve.differences().getFirst().words(UnitSystem.METRIC))
+        .contains("40.00 mm found, then 42.00 mm bigger", "that is what was tried");
+    Comparison brought =
+        compare(
+            test(1, 1, 0),
+            with(s -> s.withDepression(OptionalDouble.of(Unit.INCH_OF_WATER.toBase(10)))));
+    assertThat(brought.isRanked()).isTrue();
+    assertThat(brought.differences().getFirst().words(UnitSystem.INCH))
+        .isEqualTo("depression: 28 inH2O, then 10 inH2O (both brought to the same)");
+    assertThat(compare(test(1, 1, 0), with(s -> s.withSeat("I2", Direction.INTAKE))).isRanked())
+        .isTrue();
+  }
+
+  @Test
+  void liftsWithoutAPartnerAreSaid() {
+    BenchTest other = test(2, 1.1, 0).with(LiftReadings.of(12, List.of(BenchReading.flow(0.08))));
+    Comparison comparison = compare(test(1, 1, 0), other.with(LiftReadings.of(2, List.of())));
+    assertThat(comparison.lines()).hasSize(4);
+    assertThat(comparison.unpartnered()).containsExactly(2.0, 12.0);
+  }
+
+  @Test
+  void theLadderTellsWhatEachStepGave() {
+    BenchTest first = test(1, 1, 0);
+    BenchTest second = test(2, 1.06, 0).withStep(Optional.of(1), "back cut", false);
+    BenchTest third = test(3, 1.06 * 0.95, 0).withStep(Optional.of(2), "opened throat", false);
+    BenchBook book = new BenchBook(List.of(), List.of(first, second, third));
+    Ladder ladder = Ladder.to(third, book, BenchTestTest::reduced, Noise.UNKNOWN, Bands.USUAL, CAM);
+    assertThat(ladder.rungs()).extracting(r -> r.test().test().id()).containsExactly(1, 2, 3);
+    assertThat(ladder.rungs().getFirst().alone()).isEmpty();
+    Ladder.Rung last = ladder.rungs().getLast();
+    assertThat(last.alone().orElseThrow().bands().get(Band.MID).share())
+        .isCloseTo(-0.05, within(1e-12));
+    assertThat(last.alone().orElseThrow().bands().get(Band.LOW).verdict()).isEqualTo(Verdict.LOSS);
+    assertThat(last.inSum().orElseThrow().bands().get(Band.MID).share())
+        .isCloseTo(1.06 * 0.95 - 1, within(1e-12));
+    BenchBook bitten = book.with(first.withStep(Optional.of(3), "round and round", false));
+    assertThat(
+            Ladder.to(third, bitten, BenchTestTest::reduced, Noise.UNKNOWN, Bands.USUAL, CAM)
+                .rungs())
+        .hasSize(3);
+    assertThat(book.without(2).test(3).orElseThrow().after()).contains(1);
+  }
+
+  @Test
+  void flowThatFallsBackIsFlagged() {
+    BenchTest test = test(1, 1, 0).with(LiftReadings.of(10, List.of(BenchReading.flow(0.061))));
+    assertThat(reduced(test).backsUpFromMm(Noise.UNKNOWN)).hasValue(10);
+    assertThat(reduced(test(2, 1, 0)).backsUpFromMm(Noise.UNKNOWN)).isEmpty();
+  }
+
+  @Test
+  void aReadingFarFromTheCurveIsQuestionedNotDropped() {
+    assertThat(Doubt.of(reduced(test(1, 1, 0)), Noise.UNKNOWN)).isEmpty();
+    BenchTest slip = test(1, 1, 0).with(LiftReadings.of(6, List.of(BenchReading.flow(0.065))));
+    List<Doubt> doubts = Doubt.of(reduced(slip), Noise.UNKNOWN);
+    assertThat(doubts).hasSize(1);
+    assertThat(doubts.getFirst().liftMm()).isEqualTo(6);
+    assertThat(doubts.getFirst().expectedM3s()).isCloseTo(0.053, within(0.0015));
+    assertThat(reduced(slip).lifts()).hasSize(5);
+  }
+
+  @Test
+  void coefficientsSpeedsAndRatiosFollowTheirAreas() {
+    ReducedTest intake = reduced(test(1, 1, 0));
+    double curtain = Math.PI * 40 * 4;
+    double ideal = curtain * 1e-6 * Math.sqrt(2 * STANDARD / 1.2041);
+    assertThat(intake.coefficient(0.04, curtain)).isCloseTo(0.04 / ideal, within(1e-9));
+    assertThat(ReducedTest.speedMs(0.04, 1000)).isCloseTo(40, within(1e-9));
+    assertThat(reduced(test(2, 0.75, 0)).ratioTo(intake, 4).orElseThrow())
+        .isCloseTo(0.75, within(1e-9));
+    assertThat(intake.ratioTo(intake, 5)).isEmpty();
+    assertThat(intake.camMeanM3s(new CamLift(12, 270))).isEmpty();
+    assertThat(intake.flowAt(5)).isCloseTo(0.04575, within(1e-12));
+  }
+
+  @Test
+  void theFitFindsWhatWasPutIn() {
+    double[] alone = {80, 160, 240, 390, 600, 730};
+    List<PortFit.Sample> exact =
+        java.util.Arrays.stream(alone)
+            .mapToObj(a -> new PortFit.Sample(a, 1e-6, 0.93 / Math.sqrt(1 / (a * a) + 0.8 * 1e-6)))
+            .toList();
+    PortFit fit = PortFit.to(exact, "test 1").orElseThrow();
+    assertThat(fit.calibration().portLoss()).isCloseTo(0.8, within(1e-6));
+    assertThat(fit.calibration().factor()).isCloseTo(0.93, within(1e-7));
+    assertThat(fit.calibration().source()).contains("test 1");
+    assertThat(fit.spread()).isLessThan(1e-7);
+    assertThat(PortFit.to(exact.subList(0, 3), "test 1")).isEmpty();
+    List<PortFit.Sample> growing =
+        java.util.Arrays.stream(alone)
+            .mapToObj(a -> new PortFit.Sample(a, 1e-6, a * (1 + a / 2000)))
+            .toList();
+    PortFit bound = PortFit.to(growing, "test 1").orElseThrow();
+    assertThat(bound.bound()).isTrue();
+    assertThat(bound.calibration().portLoss()).isZero();
+    assertThat(bound.calibration().factor()).isBetween(1.05, 1.3);
+  }
+
+  @Test
+  void nonsenseIsRefusedByName() {
+    assertThatThrownBy(() -> BenchReading.flow(9)).hasMessageContaining("reading must be 0 to 5");
+    assertThatThrownBy(() -> BenchReading.percent(180, "1"))
+        .hasMessageContaining("reading must be 0 to 130 %, was 180");
+    assertThatThrownBy(() -> LiftReadings.of(90, List.of()))
+        .hasMessageContaining("lift must be 0.01 to 60 mm, was 90");
+    assertThatThrownBy(() -> new Air(20, 101_325, 1.4))
+        .hasMessageContaining("relative humidity must be 0 to 1, was 1.4");
+    assertThatThrownBy(() -> test(1, 1, 0).withName(" ")).hasMessageContaining("a test's name");
+    LiftReadings near = LiftReadings.of(2.01, List.of(BenchReading.flow(0.02)));
+    assertThatThrownBy(() -> test(1, 1, 0).withLifts(List.of(near, LiftReadings.of(2, List.of()))))
+        .hasMessageContaining("at least 0.02 mm apart");
+    assertThatThrownBy(() -> new BenchBook(List.of(), List.of(test(1, 1, 0), test(1, 1, 0))))
+        .hasMessageContaining("two tests have the same id");
+  }
+}
