@@ -10,7 +10,13 @@ import picocli.CommandLine.Command;
     description = "Plans valve seats and what they do to flow.",
     mixinStandardHelpOptions = true,
     version = "Fine Bore 0.1.0",
-    subcommands = {StudyCommand.class, CutSheetCommand.class, ExampleCommand.class})
+    subcommands = {
+      StudyCommand.class,
+      BenchCommand.class,
+      ImportCommand.class,
+      CutSheetCommand.class,
+      ExampleCommand.class
+    })
 public final class Commands {
 
   private Commands() {}

@@ -3,7 +3,6 @@ package finebore.cli;
 import finebore.formats.FileProblem;
 import finebore.formats.JobFile;
 import finebore.formats.StudyReport;
-import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.job.Port;
 import java.nio.file.Path;
@@ -63,7 +62,7 @@ final class StudyCommand implements Callable<Integer> {
     StudyReport report =
         seat == null
             ? new StudyReport(job, group == GroupName.intake ? Port.INTAKE : Port.EXHAUST, state)
-            : new StudyReport(job, place(job), state);
+            : new StudyReport(job, SeatByLabel.of(job, seat), state);
     spec.commandLine()
         .getOut()
         .print(
@@ -74,19 +73,5 @@ final class StudyCommand implements Callable<Integer> {
             });
     spec.commandLine().getOut().flush();
     return 0;
-  }
-
-  private SeatPlace place(Job job) throws FileProblem {
-    return job.engine().seats().stream()
-        .filter(s -> s.label().equals(seat))
-        .findFirst()
-        .orElseThrow(
-            () ->
-                new FileProblem(
-                    "--seat: expected one of "
-                        + String.join(
-                            ", ", job.engine().seats().stream().map(SeatPlace::label).toList())
-                        + ", found "
-                        + seat));
   }
 }

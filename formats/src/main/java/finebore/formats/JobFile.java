@@ -30,7 +30,7 @@ public final class JobFile {
   public static final String EXTENSION = ".finebore.json";
 
   static final String FORMAT = "finebore-job";
-  static final int VERSION = 2;
+  static final int VERSION = 3;
 
   /** Larger than any real job by far; a file beyond it is not one. */
   private static final long MAX_BYTES = 64L << 20;

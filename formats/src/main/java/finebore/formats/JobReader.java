@@ -38,6 +38,7 @@ final class JobReader {
         n.at("exhaust").build(JobReader::group),
         exceptions(n.at("exceptions")),
         n.at("test").build(JobReader::test),
+        n.at("bench").build(BenchJson::read),
         n.at("notes").text());
   }
 

@@ -45,6 +45,7 @@ final class JobWriter {
     new TreeMap<>(job.exceptions())
         .forEach((seat, plan) -> exceptions.addObject().put("seat", seat).set("plan", plan(plan)));
     n.set("test", test(job.test()));
+    n.set("bench", BenchJson.write(job.bench()));
     n.put("notes", job.notes());
     return root;
   }

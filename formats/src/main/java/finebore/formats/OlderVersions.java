@@ -1,5 +1,6 @@
 package finebore.formats;
 
+import finebore.bench.BenchBook;
 import finebore.cutting.UsualOperations;
 import finebore.job.Head;
 import tools.jackson.databind.JsonNode;
@@ -11,14 +12,25 @@ final class OlderVersions {
 
   private OlderVersions() {}
 
+  static void bringUp(ObjectNode root, int version) {
+    if (version >= JobFile.VERSION || !(root.get("job") instanceof ObjectNode job)) {
+      return;
+    }
+    if (version < 2) {
+      fromFirst(job);
+    }
+    // From 2: there were no flow tests.
+    if (!job.has("bench")) {
+      job.set("bench", BenchJson.write(BenchBook.EMPTY));
+    }
+    root.put("version", JobFile.VERSION);
+  }
+
   /**
    * From 1: a group's planned seat and valve become its one plan, brought in by the usual
    * operations; of the head nothing is known.
    */
-  static void bringUp(ObjectNode root, int version) {
-    if (version >= 2 || !(root.get("job") instanceof ObjectNode job)) {
-      return;
-    }
+  private static void fromFirst(ObjectNode job) {
     for (String name : new String[] {"intake", "exhaust"}) {
       if (job.get(name) instanceof ObjectNode group
           && group.get("planned") instanceof ObjectNode planned
@@ -42,6 +54,5 @@ final class OlderVersions {
     if (!job.has("exceptions")) {
       job.putArray("exceptions");
     }
-    root.put("version", JobFile.VERSION);
   }
 }

@@ -43,10 +43,15 @@ final class UnknownFields {
     }
   }
 
-  /** Operations differ in their fields: one of another kind hands nothing on. */
+  /** Operations of another kind, and things with another id, hand nothing on. */
   private static boolean sameKind(JsonNode old, JsonNode written) {
-    JsonNode kind = written.get("operation");
-    return kind == null || kind.equals(old.get("operation"));
+    for (String field : new String[] {"operation", "id"}) {
+      JsonNode kind = written.get(field);
+      if (kind != null && !kind.equals(old.get(field))) {
+        return false;
+      }
+    }
+    return true;
   }
 
   private static int matching(ArrayNode source, boolean[] taken, JsonNode wanted, int place) {

@@ -44,7 +44,7 @@ class JobFileTest {
   }
 
   private static Schema schema() throws IOException {
-    try (InputStream in = JobFile.class.getResourceAsStream("schema/job-2.schema.json")) {
+    try (InputStream in = JobFile.class.getResourceAsStream("schema/job-3.schema.json")) {
       String text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
       return SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
           .getSchema(text, InputFormat.JSON);

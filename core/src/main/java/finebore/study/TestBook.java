@@ -1,0 +1,89 @@
+package finebore.study;
+
+import finebore.bench.BenchTest;
+import finebore.bench.Comparison;
+import finebore.bench.Doubt;
+import finebore.bench.Ladder;
+import finebore.bench.Noise;
+import finebore.bench.ReducedTest;
+import finebore.flow.CamLift;
+import finebore.job.Job;
+import finebore.units.UnitSystem;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * All flow tests of a job brought to its depression, and the noise of each bench.
+ *
+ * @param job whose
+ * @param reduced each test by its id, in the order they were made
+ * @param noises by the bench's name
+ */
+public record TestBook(Job job, List<ReducedTest> reduced, Map<String, Noise> noises) {
+
+  public TestBook {
+    reduced = List.copyOf(reduced);
+    noises = Map.copyOf(noises);
+  }
+
+  public static TestBook of(Job job) {
+    List<ReducedTest> reduced =
+        job.bench().tests().stream()
+            .map(t -> ReducedTest.of(t, job.bench(), job.test().depressionPa()))
+            .toList();
+    Map<String, List<ReducedTest>> benches = new HashMap<>();
+    reduced.forEach(
+        r -> benches.computeIfAbsent(r.test().setUp().bench(), b -> new ArrayList<>()).add(r));
+    Map<String, Noise> noises = new HashMap<>();
+    benches.forEach((bench, tests) -> noises.put(bench, Noise.of(tests)));
+    return new TestBook(job, reduced, noises);
+  }
+
+  /** A test brought to the job's depression. */
+  public ReducedTest reduced(BenchTest test) {
+    return reduced.stream()
+        .filter(r -> r.test().id() == test.id())
+        .findFirst()
+        .orElseThrow(
+            () -> new IllegalArgumentException("the job has no test \"" + test.name() + "\""));
+  }
+
+  /** The noise of the bench a test was made on. */
+  public Noise noise(BenchTest test) {
+    return noises.getOrDefault(test.setUp().bench(), Noise.UNKNOWN);
+  }
+
+  private CamLift cam(BenchTest test) {
+    return job.group(Tested.port(test.setUp().direction())).cam();
+  }
+
+  /** A test held against another. */
+  public Comparison compare(BenchTest reference, BenchTest test) {
+    return Comparison.of(
+        reduced(reference), reduced(test), noise(test), job.test().bands(), cam(test));
+  }
+
+  /** The chain of tests that ends in one. */
+  public Ladder ladder(BenchTest last) {
+    return Ladder.to(last, job.bench(), this::reduced, noise(last), job.test().bands(), cam(last));
+  }
+
+  /** Readings of a test to be looked at again. */
+  public List<Doubt> doubts(BenchTest test) {
+    return Doubt.of(reduced(test), noise(test));
+  }
+
+  /** A doubt in words. */
+  public String words(Doubt doubt) {
+    UnitSystem units = job.units();
+    return "at "
+        + units.lengthText(doubt.liftMm())
+        + " "
+        + units.flowText(doubt.flowM3s())
+        + " was read where its neighbours lead to "
+        + units.flowText(doubt.expectedM3s())
+        + ": read it again";
+  }
+}

@@ -1,0 +1,113 @@
+package finebore.formats;
+
+import finebore.bench.BenchReading;
+import finebore.bench.BenchTest;
+import finebore.bench.LiftReadings;
+import finebore.bench.ReducedTest;
+import finebore.job.Job;
+import finebore.units.UnitSystem;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+
+/**
+ * A job's flow tests as CSV, one row for each reading, in the units the job is shown in; {@link
+ * TestImport} reads it back.
+ */
+public final class TestExport {
+
+  private TestExport() {}
+
+  public static String csv(Job job) {
+    UnitSystem units = job.units();
+    StringBuilder out = new StringBuilder();
+    CSVFormat format = CSVFormat.DEFAULT.builder().setRecordSeparator("\n").get();
+    try (CSVPrinter printer = new CSVPrinter(out, format)) {
+      printer.printRecord(
+          "test",
+          "seat",
+          "direction",
+          "state",
+          "date",
+          "lift (" + units.length().symbol() + ")",
+          "repeat",
+          "flow (" + units.flow().symbol() + ")",
+          "percent",
+          "range",
+          "depression (" + units.pressure().symbol() + ")",
+          "temperature (" + units.temperatureUnit().substring(1) + ")",
+          "noisy",
+          "swirl (rpm)",
+          "remarks",
+          "at standard (" + units.flow().symbol() + ")");
+      for (BenchTest test : job.bench().tests()) {
+        ReducedTest reduced = ReducedTest.of(test, job.bench(), job.test().depressionPa());
+        for (LiftReadings lift : test.lifts()) {
+          print(printer, units, test, lift, reduced.at(lift.liftMm()));
+        }
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    return out.toString();
+  }
+
+  private static void print(
+      CSVPrinter printer,
+      UnitSystem units,
+      BenchTest test,
+      LiftReadings lift,
+      Optional<ReducedTest.Lift> reduced)
+      throws IOException {
+    // What was noted at a lift stands once; a lift that was only looked at has a row too.
+    int rows = Math.max(1, lift.readings().size());
+    for (int k = 0; k < rows; k++) {
+      List<String> row = new ArrayList<>();
+      row.add(test.name());
+      row.add(test.setUp().seat());
+      row.add(test.setUp().direction().name().toLowerCase(Locale.ROOT));
+      row.add(test.setUp().state().words());
+      row.add(test.date().map(LocalDate::toString).orElse(""));
+      row.add(plain(units.length().fromBase(lift.liftMm())));
+      if (k < lift.readings().size()) {
+        BenchReading reading = lift.readings().get(k);
+        boolean percent = reading.range().isPresent();
+        row.add(String.valueOf(k + 1));
+        row.add(percent ? "" : plain(units.flow().fromBase(reading.value())));
+        row.add(percent ? plain(reading.value()) : "");
+        row.add(reading.range().orElse(""));
+        row.add(
+            reading.depressionPa().isPresent()
+                ? plain(units.pressure().fromBase(reading.depressionPa().getAsDouble()))
+                : "");
+        row.add(
+            reading.temperatureC().isPresent()
+                ? plain(units.temperatureFrom(reading.temperatureC().getAsDouble()))
+                : "");
+      } else {
+        row.addAll(List.of("", "", "", "", "", ""));
+      }
+      row.add(k == 0 && lift.noisy() ? "yes" : "");
+      row.add(k == 0 && lift.swirlRpm().isPresent() ? plain(lift.swirlRpm().getAsDouble()) : "");
+      row.add(k == 0 ? lift.remarks() : "");
+      row.add(
+          reduced.isPresent() && k < reduced.get().flowsM3s().size()
+              ? UnitSystem.fixed(units.flow().fromBase(reduced.get().flowsM3s().get(k)), 2)
+              : "");
+      printer.printRecord(row);
+    }
+  }
+
+  private static String plain(double value) {
+    return java.math.BigDecimal.valueOf(value)
+        .setScale(6, java.math.RoundingMode.HALF_EVEN)
+        .stripTrailingZeros()
+        .toPlainString();
+  }
+}
