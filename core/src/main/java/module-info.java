@@ -5,7 +5,6 @@ module finebore.core {
   requires org.locationtech.jts;
   requires hipparchus.core;
   requires hipparchus.optim;
-  requires hipparchus.fitting;
 
   exports finebore.units;
   exports finebore.section;

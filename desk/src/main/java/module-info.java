@@ -2,6 +2,7 @@
 module finebore.desk {
   requires finebore.core;
   requires finebore.formats;
+  requires finebore.instruments;
   requires finebore.cli;
   requires info.picocli;
   requires java.desktop;

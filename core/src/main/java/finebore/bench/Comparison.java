@@ -14,7 +14,7 @@ import java.util.OptionalDouble;
  * One test held against another, lift by lift.
  *
  * <p>A change counts only where it is more than the bench can tell: more than Student's t times the
- * standard error of the difference of the two means.
+ * standard error of the difference of the two means, and what one test is off from the next.
  *
  * @param reference the test held against
  * @param test the test
@@ -102,9 +102,9 @@ public record Comparison(
     boolean ranked = differences.stream().noneMatch(SetUpDifference::spoils);
     List<Line> lines = new ArrayList<>();
     Map<Band, List<Line>> byBand = new EnumMap<>(Band.class);
-    List<Double> limits = new ArrayList<>();
+    List<Double> scatters = new ArrayList<>();
     List<Double> alone = new ArrayList<>();
-    Map<Band, List<Double>> bandLimits = new EnumMap<>(Band.class);
+    Map<Band, List<Double>> bandScatters = new EnumMap<>(Band.class);
     double head = reference.test().setUp().valve().headDiameterMm();
     for (ReducedTest.Lift before : reference.lifts()) {
       Optional<ReducedTest.Lift> after = test.at(before.liftMm());
@@ -122,10 +122,11 @@ public record Comparison(
               limit * before.meanM3s(),
               verdict(change, limit, ranked));
       lines.add(line);
-      limits.add(limit);
+      double scatter = noise.scatter(before.flowsM3s().size(), after.get().flowsM3s().size());
+      scatters.add(scatter);
       Band band = bands.of(before.liftMm(), head);
       byBand.computeIfAbsent(band, b -> new ArrayList<>()).add(line);
-      bandLimits.computeIfAbsent(band, b -> new ArrayList<>()).add(limit);
+      bandScatters.computeIfAbsent(band, b -> new ArrayList<>()).add(scatter);
     }
     for (ReducedTest.Lift after : test.lifts()) {
       if (reference.at(after.liftMm()).isEmpty()) {
@@ -133,7 +134,7 @@ public record Comparison(
       }
     }
     Map<Band, Mean> means = new EnumMap<>(Band.class);
-    byBand.forEach((band, in) -> means.put(band, mean(in, bandLimits.get(band), ranked)));
+    byBand.forEach((band, in) -> means.put(band, mean(in, bandScatters.get(band), ranked)));
     OptionalDouble before = reference.camMeanM3s(cam);
     OptionalDouble after = test.camMeanM3s(cam);
     return new Comparison(
@@ -144,7 +145,7 @@ public record Comparison(
         lines,
         alone.stream().sorted().toList(),
         means,
-        lines.isEmpty() ? Optional.empty() : Optional.of(mean(lines, limits, ranked)),
+        lines.isEmpty() ? Optional.empty() : Optional.of(mean(lines, scatters, ranked)),
         before.isPresent() && after.isPresent()
             ? OptionalDouble.of(after.getAsDouble() / before.getAsDouble() - 1)
             : OptionalDouble.empty());
@@ -157,10 +158,9 @@ public record Comparison(
     return Math.abs(change) <= limit ? Verdict.WITHIN : change > 0 ? Verdict.GAIN : Verdict.LOSS;
   }
 
-  /** Errors of different lifts are independent, so that of their mean falls with their number. */
-  private static Mean mean(List<Line> lines, List<Double> limits, boolean ranked) {
+  private static Mean mean(List<Line> lines, List<Double> scatters, boolean ranked) {
     double share = lines.stream().mapToDouble(Line::share).average().orElseThrow();
-    double limit = Math.sqrt(limits.stream().mapToDouble(l -> l * l).sum()) / lines.size();
+    double limit = Noise.ofMean(scatters);
     return new Mean(
         lines.stream().mapToDouble(Line::changeM3s).average().orElseThrow(),
         share,

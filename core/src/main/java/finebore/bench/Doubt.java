@@ -4,9 +4,13 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.DoubleUnaryOperator;
 
 /**
- * A reading that lies far from the curve through its neighbours. It is questioned, never dropped.
+ * A reading that lies far from the curve its neighbours lead to. It is questioned, never dropped.
+ *
+ * <p>What was read over what the model has there changes little from lift to lift, though the flow
+ * itself does: where one lift's ratio leaves its neighbours', it is that reading that is odd.
  *
  * @param liftMm where
  * @param flowM3s as read, brought to standard
@@ -14,32 +18,37 @@ import java.util.Optional;
  */
 public record Doubt(double liftMm, double flowM3s, double expectedM3s) {
 
-  /** Flow curves bend: closer than this to the neighbours' parabola a reading may well be right. */
-  private static final double LEAST_SHARE = 0.04;
+  /** The model itself bends by this between neighbouring lifts. */
+  private static final double LEAST_SHARE = 0.05;
 
   private static final double TIMES_NOISE = 5;
   private static final int NEIGHBOURS = 4;
 
-  private record At(double lift, double flow) {}
+  private record At(double lift, double flow, double ratio) {}
 
   public double share() {
     return flowM3s / expectedM3s - 1;
   }
 
   /**
-   * Readings of a test to be looked at again, the worst first. The last lift has neighbours on one
-   * side only and is never questioned.
+   * Readings of a test to be looked at again, the worst first.
+   *
+   * @param shape the model's flow by lift, mm to m3/s; its size does not matter
    */
-  public static List<Doubt> of(ReducedTest test, Noise noise) {
+  public static List<Doubt> of(ReducedTest test, DoubleUnaryOperator shape, Noise noise) {
     List<At> left = new ArrayList<>();
-    left.add(new At(0, 0));
-    test.lifts().forEach(l -> left.add(new At(l.liftMm(), l.meanM3s())));
+    for (ReducedTest.Lift lift : test.lifts()) {
+      double model = shape.applyAsDouble(lift.liftMm());
+      if (model > 0) {
+        left.add(new At(lift.liftMm(), lift.meanM3s(), lift.meanM3s() / model));
+      }
+    }
     double limit = Math.max(LEAST_SHARE, TIMES_NOISE * noise.share());
     List<Doubt> doubts = new ArrayList<>();
     // One bad reading spoils its neighbours' expectation, so the worst goes first.
-    while (left.size() > NEIGHBOURS + 1) {
+    while (left.size() > NEIGHBOURS) {
       Optional<Doubt> worst =
-          left.subList(1, left.size() - 1).stream()
+          left.stream()
               .map(at -> of(at, left))
               .filter(d -> Math.abs(d.share()) > limit)
               .max(Comparator.comparingDouble(d -> Math.abs(d.share())));
@@ -52,22 +61,17 @@ public record Doubt(double liftMm, double flowM3s, double expectedM3s) {
     return doubts;
   }
 
+  /** The middle of the neighbours' ratios leads to what is expected. */
   private static Doubt of(At at, List<At> all) {
-    List<At> near =
+    double[] near =
         all.stream()
             .filter(o -> o != at)
             .sorted(Comparator.comparingDouble(o -> Math.abs(o.lift() - at.lift())))
             .limit(NEIGHBOURS)
-            .toList();
-    return new Doubt(at.lift(), at.flow(), parabola(near, at.lift()));
-  }
-
-  /** Value of the least-squares parabola through points, the height taken from the middle. */
-  private static double parabola(List<At> points, double lift) {
-    var fitter = org.hipparchus.fitting.PolynomialCurveFitter.create(2);
-    var observed = new org.hipparchus.fitting.WeightedObservedPoints();
-    // The nearer a neighbour, the more it knows.
-    points.forEach(p -> observed.add(Math.pow(p.lift() - lift, -2), p.lift() - lift, p.flow()));
-    return fitter.fit(observed.toList())[0];
+            .mapToDouble(At::ratio)
+            .sorted()
+            .toArray();
+    double middle = (near[(near.length - 1) / 2] + near[near.length / 2]) / 2;
+    return new Doubt(at.lift(), at.flow(), at.flow() / at.ratio() * middle);
   }
 }

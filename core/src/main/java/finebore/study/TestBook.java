@@ -6,6 +6,7 @@ import finebore.bench.Doubt;
 import finebore.bench.Ladder;
 import finebore.bench.Noise;
 import finebore.bench.ReducedTest;
+import finebore.flow.Calibration;
 import finebore.flow.CamLift;
 import finebore.job.Job;
 import finebore.units.UnitSystem;
@@ -72,7 +73,15 @@ public record TestBook(Job job, List<ReducedTest> reduced, Map<String, Noise> no
 
   /** Readings of a test to be looked at again. */
   public List<Doubt> doubts(BenchTest test) {
-    return Doubt.of(reduced(test), noise(test));
+    ReducedTest own = reduced(test);
+    List<Double> lifts = own.lifts().stream().map(ReducedTest.Lift::liftMm).toList();
+    if (lifts.isEmpty()) {
+      return List.of();
+    }
+    return Tested.study(job, test.setUp(), lifts, Calibration.UNCALIBRATED)
+        .curve()
+        .map(shape -> Doubt.of(own, shape::flowAt, noise(test)))
+        .orElse(List.of());
   }
 
   /** A doubt in words. */

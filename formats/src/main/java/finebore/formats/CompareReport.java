@@ -168,7 +168,7 @@ public final class CompareReport {
             .append(units.lengthText(back.getAsDouble()))
             .append('\n');
       }
-      for (Doubt doubt : Doubt.of(test, comparison.noise())) {
+      for (Doubt doubt : book.doubts(test.test())) {
         out.append(test.test().name()).append(": ").append(book.words(doubt)).append('\n');
       }
     }
