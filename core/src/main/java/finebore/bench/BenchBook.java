@@ -60,6 +60,20 @@ public record BenchBook(List<BenchRange> ranges, List<BenchTest> tests) {
     return tests.stream().filter(t -> t.setUp().direction() == direction).reduce((a, b) -> b);
   }
 
+  /** Whether a test, or a step between it and a reference, tried another valve. */
+  boolean valveTried(BenchTest reference, BenchTest test) {
+    List<Integer> passed = new ArrayList<>();
+    Optional<BenchTest> at = Optional.of(test);
+    while (at.isPresent() && at.get().id() != reference.id() && !passed.contains(at.get().id())) {
+      if (at.get().valveIsTheChange()) {
+        return true;
+      }
+      passed.add(at.get().id());
+      at = at.get().after().flatMap(this::test);
+    }
+    return false;
+  }
+
   /** With a test put in the place of the one with its id, or behind the others. */
   public BenchBook with(BenchTest test) {
     List<BenchTest> changed = new ArrayList<>(tests);

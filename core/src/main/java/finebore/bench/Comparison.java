@@ -95,10 +95,18 @@ public record Comparison(
    * @param noise of the bench they were made on
    * @param bands where low and mid lift end
    * @param cam for the cam's mean
+   * @param book in which steps between the two may have tried another valve
    */
   public static Comparison of(
-      ReducedTest reference, ReducedTest test, Noise noise, Bands bands, CamLift cam) {
-    List<SetUpDifference> differences = SetUpDifference.between(reference.test(), test.test());
+      ReducedTest reference,
+      ReducedTest test,
+      Noise noise,
+      Bands bands,
+      CamLift cam,
+      BenchBook book) {
+    List<SetUpDifference> differences =
+        SetUpDifference.between(
+            reference.test(), test.test(), book.valveTried(reference.test(), test.test()));
     boolean ranked = differences.stream().noneMatch(SetUpDifference::spoils);
     List<Line> lines = new ArrayList<>();
     Map<Band, List<Line>> byBand = new EnumMap<>(Band.class);

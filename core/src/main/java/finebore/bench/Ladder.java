@@ -56,10 +56,10 @@ public record Ladder(List<Rung> rungs) {
               now,
               begins
                   ? Optional.empty()
-                  : Optional.of(Comparison.of(before, now, noise, bands, cam)),
+                  : Optional.of(Comparison.of(before, now, noise, bands, cam, book)),
               begins
                   ? Optional.empty()
-                  : Optional.of(Comparison.of(first, now, noise, bands, cam))));
+                  : Optional.of(Comparison.of(first, now, noise, bands, cam, book))));
       before = now;
     }
     return new Ladder(rungs);

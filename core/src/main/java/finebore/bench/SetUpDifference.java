@@ -47,6 +47,16 @@ public record SetUpDifference(Item item, BenchTest reference, BenchTest test, bo
 
   /** Differences between two tests, those that spoil a ranking first. */
   public static List<SetUpDifference> between(BenchTest reference, BenchTest test) {
+    return between(reference, test, test.valveIsTheChange());
+  }
+
+  /**
+   * The same.
+   *
+   * @param valveTried whether another valve is what was tried, in this step or one since the
+   *     reference
+   */
+  static List<SetUpDifference> between(BenchTest reference, BenchTest test, boolean valveTried) {
     SetUp a = reference.setUp();
     SetUp b = test.setUp();
     List<SetUpDifference> found = new ArrayList<>();
@@ -58,7 +68,7 @@ public record SetUpDifference(Item item, BenchTest reference, BenchTest test, bo
     boolean otherValve =
         Math.abs(a.valve().headDiameterMm() - b.valve().headDiameterMm()) > SAME_MM
             || !a.valve().name().equals(b.valve().name());
-    add(found, Item.VALVE, otherValve, !test.valveIsTheChange(), reference, test);
+    add(found, Item.VALVE, otherValve, !valveTried, reference, test);
     add(
         found,
         Item.DEPRESSION,

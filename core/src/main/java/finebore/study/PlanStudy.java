@@ -64,15 +64,7 @@ public record PlanStudy(
     FoundSeat metal = foundSeat(job, place);
     OptionalDouble rest = SeatStudy.restOf(metal.section(), group.found().valve());
     SeatStudy found =
-        known.orElseGet(
-            () ->
-                SeatStudy.inJob(
-                    metal.section(),
-                    group.found().valve(),
-                    job,
-                    port,
-                    rest,
-                    ModelFit.calibrationOf(job, port)));
+        known.orElseGet(() -> SeatStudy.asFound(job, place, ModelFit.calibrationOf(job, port)));
     Cutting cutting = Cutting.of(metal, plan.wanted().seat(), plan.operations());
     SeatStudy bare =
         SeatStudy.inJob(

@@ -8,6 +8,7 @@ import finebore.flow.LossCoefficients;
 import finebore.flow.Losses;
 import finebore.flow.Sectors;
 import finebore.flow.TestConditions;
+import finebore.job.Engine.SeatPlace;
 import finebore.job.Group;
 import finebore.job.Job;
 import finebore.job.Pairing;
@@ -70,6 +71,13 @@ public record SeatStudy(
         port,
         restOf(job.group(port).found()),
         ModelFit.calibrationOf(job, port));
+  }
+
+  /** Studies a seat of a job as found. */
+  public static SeatStudy asFound(Job job, SeatPlace place, Calibration calibration) {
+    SeatSection metal = PlanStudy.foundSeat(job, place).section();
+    Valve valve = job.group(place.port()).found().valve();
+    return inJob(metal, valve, job, place.port(), restOf(metal, valve), calibration);
   }
 
   /** Studies a seat as it lies in the metal as one of a job's. */

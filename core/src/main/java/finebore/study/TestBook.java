@@ -63,7 +63,7 @@ public record TestBook(Job job, List<ReducedTest> reduced, Map<String, Noise> no
   /** A test held against another. */
   public Comparison compare(BenchTest reference, BenchTest test) {
     return Comparison.of(
-        reduced(reference), reduced(test), noise(test), job.test().bands(), cam(test));
+        reduced(reference), reduced(test), noise(test), job.test().bands(), cam(test), job.bench());
   }
 
   /** The chain of tests that ends in one. */

@@ -65,7 +65,8 @@ class BenchTestTest {
 
   private static Comparison compare(BenchTest a, BenchTest b) {
     List<ReducedTest> both = List.of(reduced(a), reduced(b));
-    return Comparison.of(both.get(0), both.get(1), Noise.of(both), Bands.USUAL, CAM);
+    return Comparison.of(
+        both.get(0), both.get(1), Noise.of(both), Bands.USUAL, CAM, BenchBook.EMPTY);
   }
 
   @Test
@@ -271,6 +272,21 @@ class BenchTestTest {
             Ladder.to(third, bitten, BenchTestTest::reduced, Noise.UNKNOWN, Bands.USUAL, CAM)
                 .rungs())
         .hasSize(3);
+    BenchBook tried =
+        book.with(
+                second
+                    .withSetUp(second.setUp().withValve(new TestedValve(42, "bigger")))
+                    .withStep(Optional.of(1), "42 mm valve", true))
+            .with(third.withSetUp(third.setUp().withValve(new TestedValve(42, "bigger"))));
+    Ladder bigger =
+        Ladder.to(
+            tried.test(3).orElseThrow(),
+            tried,
+            BenchTestTest::reduced,
+            Noise.UNKNOWN,
+            Bands.USUAL,
+            CAM);
+    assertThat(bigger.rungs().getLast().inSum().orElseThrow().isRanked()).isTrue();
     assertThat(book.without(2).test(3).orElseThrow().after()).contains(1);
   }
 

@@ -1,6 +1,7 @@
 package finebore.desk;
 
 import finebore.cli.Commands;
+import finebore.desk.prove.ProveStation;
 import finebore.desk.theme.Theme;
 import finebore.formats.FileProblem;
 import finebore.formats.JobDocument;
@@ -9,6 +10,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import java.util.stream.Stream;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -39,14 +41,22 @@ public final class Main {
 
   /** Options of a picture. */
   static final class Picture {
+    private static final List<String> STATIONS =
+        Stream.concat(
+                Stream.of("found", "plan", "variants", "suggest"), ProveStation.VIEWS.stream())
+            .toList();
+
     @Option(names = "--shot", paramLabel = "OUT.png", description = "Writes a picture and exits.")
     private Path shot;
 
     @Option(
         names = "--station",
         defaultValue = "plan",
-        description = "Which view: found, plan, variants or suggest.")
+        description = "Which view: found, plan, variants, suggest, prove, ladder or bench.")
     private String station;
+
+    @Option(names = "--test", description = "Which flow test is looked at, from 1.")
+    private Integer test;
 
     @Option(
         names = "--operation",
@@ -91,9 +101,9 @@ public final class Main {
         DeskStart.open(Optional.of(document), file);
         return 0;
       }
-      if (!List.of("found", "plan", "variants", "suggest").contains(station)) {
+      if (!STATIONS.contains(station)) {
         throw new FileProblem(
-            "--station: expected found, plan, variants or suggest, found " + station);
+            "--station: expected one of " + String.join(", ", STATIONS) + ", found " + station);
       }
       if (!theme.equals("paper") && !theme.equals("dark")) {
         throw new FileProblem("--theme: expected paper or dark, found " + theme);
@@ -110,7 +120,8 @@ public final class Main {
               found,
               text,
               station,
-              Optional.ofNullable(operation)));
+              Optional.ofNullable(operation),
+              Optional.ofNullable(test)));
       return 0;
     }
   }

@@ -44,7 +44,8 @@ final class Shot {
       boolean found,
       int text,
       String station,
-      Optional<Integer> operation) {}
+      Optional<Integer> operation,
+      Optional<Integer> test) {}
 
   static void take(Path out, View view) throws FileProblem {
     if (!view.size().matches("\\d{3,4}x\\d{3,4}")) {
@@ -105,7 +106,13 @@ final class Shot {
       stage.setWidth(Integer.parseInt(size[0]));
       stage.setHeight(Integer.parseInt(size[1]));
       stage.show();
-      if (view.station().equals("suggest")) {
+      view.test()
+          .filter(k -> k >= 1 && k <= session.job().bench().tests().size())
+          .ifPresent(
+              k -> window.prove().state().select(session.job().bench().tests().get(k - 1).id()));
+      if (view.station().equals("bench")) {
+        snapAtWork(window, picture);
+      } else if (view.station().equals("suggest")) {
         snapWhenFound(window, picture);
       } else {
         // Two pulses let scroll bars and wrapped text settle.
@@ -115,6 +122,20 @@ final class Shot {
     } catch (IOException | RuntimeException e) {
       picture.completeExceptionally(e);
     }
+  }
+
+  /** A bench is worth a picture while it runs. */
+  private static void snapAtWork(MainWindow window, CompletableFuture<WritableImage> picture) {
+    window.prove().newTest();
+    window.prove().bench().setPace(wait -> Thread.sleep(5));
+    window.prove().state().shown().get().test().ifPresent(t -> window.prove().bench().run(t, 1));
+    PauseTransition wait = new PauseTransition(Duration.millis(1100));
+    wait.setOnFinished(
+        e -> {
+          picture.complete(window.scene().snapshot(null));
+          window.prove().bench().stop();
+        });
+    wait.play();
   }
 
   /** A search takes its time; its picture is taken when its results stand there. */

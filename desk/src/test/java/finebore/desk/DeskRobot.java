@@ -57,6 +57,24 @@ final class DeskRobot extends FxRobot {
       return sheet;
     }
 
+    Optional<Path> table = Optional.empty();
+    Optional<Path> picture = Optional.empty();
+
+    @Override
+    public Optional<Path> table() {
+      return table;
+    }
+
+    @Override
+    public Optional<Path> saveTable(String suggestion) {
+      return table;
+    }
+
+    @Override
+    public Optional<Path> picture() {
+      return picture;
+    }
+
     @Override
     public Unsaved unsaved(String job) {
       asked++;

@@ -17,6 +17,7 @@ import finebore.practice.PlanFindings;
 import finebore.practice.Practice;
 import finebore.practice.Range;
 import finebore.study.AirDemand;
+import finebore.study.Outlook;
 import finebore.study.PlanStudy;
 import finebore.study.Reading;
 import finebore.study.SeatStudy;
@@ -56,6 +57,7 @@ public final class StudyReport {
   private final Port port;
   private final State state;
   private final Practice practice;
+  private final Outlook outlook;
   private final SeatStudy study;
   private final Optional<PlanStudy> plan;
   private final Optional<FlowChange> change;
@@ -79,7 +81,13 @@ public final class StudyReport {
     this.port = seat.port();
     this.state = state;
     this.practice = PracticeFiles.orDefault(job.practice());
-    PlanStudy whole = PlanStudy.of(job, seat, job.planOf(seat), Optional.empty());
+    this.outlook = Outlook.of(job, port);
+    PlanStudy whole =
+        PlanStudy.of(
+            job,
+            seat,
+            job.planOf(seat),
+            Optional.of(SeatStudy.asFound(job, seat, outlook.calibration())));
     if (state == State.FOUND) {
       this.study = whole.found();
       this.plan = Optional.empty();
@@ -108,9 +116,10 @@ public final class StudyReport {
     line(out, title());
     line(
         out,
-        "practice: %s; depression %s; not calibrated: trust the change, not the figure",
+        "practice: %s; depression %s; %s",
         practice.name(),
-        units.pressureText(job.test().depressionPa()));
+        units.pressureText(job.test().depressionPa()),
+        outlook.words() + (outlook.isCalibrated() ? "" : ": trust the change, not the figure"));
     plan.ifPresent(
         p -> {
           operations(out, p);
@@ -310,8 +319,11 @@ public final class StudyReport {
     line(out, "");
     line(
         out,
-        "CHANGE AGAINST FOUND, give or take about %s %% of the flow",
-        UnitSystem.fixed(100 * FlowChange.MODEL_SPREAD, 0));
+        "CHANGE AGAINST FOUND, give or take about %s %% of the flow at low, %s %% at mid, %s %% at high"
+            + " lift",
+        UnitSystem.fixed(100 * outlook.spread().low(), 1),
+        UnitSystem.fixed(100 * outlook.spread().mid(), 1),
+        UnitSystem.fixed(100 * outlook.spread().high(), 1));
     for (finebore.flow.Bands.Band band : finebore.flow.Bands.Band.values()) {
       if (c.bands().containsKey(band)) {
         FlowChange.Mean mean = c.bands().get(band);
@@ -410,7 +422,7 @@ public final class StudyReport {
               "lift", "effectiveArea", p.liftMm(), p.losses().effectiveAreaMm2(), "mm2", "");
           csv.printRecord(
               "lift", "curtainCoefficient", p.liftMm(), p.curtainCoefficient(), "1", "");
-          csv.printRecord("lift", "flow", p.liftMm(), p.flowM3s(), "m3/s", "not calibrated");
+          csv.printRecord("lift", "flow", p.liftMm(), p.flowM3s(), "m3/s", outlook.words());
           for (Loss loss : p.losses().parts()) {
             csv.printRecord(
                 "loss", loss.cause().words(), p.liftMm(), loss.share(), "1", loss.place());
@@ -478,7 +490,7 @@ public final class StudyReport {
     root.put("seat", seat.label());
     root.put("state", state.name().toLowerCase(Locale.ROOT));
     root.put("practice", practice.id());
-    root.put("calibrated", false);
+    root.put("calibrated", outlook.isCalibrated());
     plan.ifPresent(
         p -> {
           ArrayNode operations = root.putArray("operations");

@@ -45,10 +45,16 @@ public record HeadTruth(double[] liftsMm, double[] areasMm2) implements DoubleUn
     double factor = 0.95 + 0.04 * head.nextDouble();
     double[] phases = {head.nextDouble(), head.nextDouble()};
     // Each state has a little of its own that no model knows of.
-    Random state = new Random(seed * 131 + setUp.state().hashCode() + setUp.seat().hashCode() * 7L);
+    SetUp.TestedState tested = setUp.state();
+    Random state =
+        new Random(
+            seed * 131
+                + tested.kind().ordinal() * 41L
+                + tested.operations()
+                + setUp.seat().hashCode() * 7L);
     state.nextDouble();
-    double own = 0.012 * (2 * state.nextDouble() - 1);
-    double tilt = 0.012 * (2 * state.nextDouble() - 1);
+    double own = 0.008 * (2 * state.nextDouble() - 1);
+    double tilt = 0.01 * (2 * state.nextDouble() - 1);
     boolean bare = setUp.inlet().kind() == SetUp.Inlet.Kind.BARE;
     double losses =
         Math.max(

@@ -8,7 +8,9 @@ import finebore.desk.theme.Theme;
 import finebore.flow.Bands.Band;
 import finebore.flow.FlowChange;
 import finebore.flow.FlowChange.Step;
+import finebore.study.Outlook;
 import finebore.units.UnitSystem;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Supplier;
@@ -174,12 +176,18 @@ public final class LiftStrip extends DrawnRegion {
               + units.flow().symbol()
               + " at "
               + units.pressureText(work.job().test().depressionPa());
-      String spread = "±" + UnitSystem.fixed(100 * FlowChange.MODEL_SPREAD, 0) + " %";
+      Outlook outlook = work.outlook();
+      String known = outlook.words();
+      String spread = "±" + spreads() + " %";
       text(g, title, 10, size() * 0.95, colours.text(), TextAlignment.LEFT, false);
       for (String words :
           List.of(
-              "not calibrated: trust the change, give or take " + spread.substring(1),
-              "not calibrated, " + spread,
+              known
+                  + (outlook.isCalibrated()
+                      ? ": give or take "
+                      : ": trust the change, give or take ")
+                  + spread.substring(1),
+              known + ", " + spread,
               spread)) {
         if ((title.length() + words.length() + 4) * size() * 0.46 < w || words.equals(spread)) {
           text(g, words, w - 10, size() * 0.95, colours.muted(), TextAlignment.RIGHT, false);
@@ -189,6 +197,16 @@ public final class LiftStrip extends DrawnRegion {
       bands();
       bars();
       camLine();
+    }
+
+    /** One figure where the bands share it. */
+    private String spreads() {
+      List<String> figures =
+          Arrays.stream(Band.values())
+              .map(b -> UnitSystem.fixed(100 * work.outlook().spread().of(b), 1))
+              .distinct()
+              .toList();
+      return String.join(" / ", figures).replace(".0", "");
     }
 
     private double shown(double m3s) {
@@ -278,7 +296,7 @@ public final class LiftStrip extends DrawnRegion {
     }
 
     private double spread(Step step) {
-      return FlowChange.MODEL_SPREAD * step.newM3s();
+      return work.outlook().spread().of(step.band()) * step.newM3s();
     }
 
     private double high(Step step) {

@@ -47,6 +47,7 @@ public final class JobSession {
   private boolean showFound;
   private OptionalInt steps = OptionalInt.empty();
   private List<Cutter> rack = RackFile.shipped();
+  private int generation;
 
   public JobSession(JobDocument document, Optional<Path> file) {
     load(document, file);
@@ -54,6 +55,7 @@ public final class JobSession {
 
   /** Takes up another job; undo begins anew. */
   public void load(JobDocument opened, Optional<Path> from) {
+    generation++;
     document = opened;
     edits = new Edits(opened.job());
     saved = opened.job();
@@ -63,6 +65,18 @@ public final class JobSession {
     file.set(from);
     seat.set(opened.job().engine().seats().getFirst());
     refresh();
+  }
+
+  /** Grows with every job that is taken up, so that what was begun for another can tell. */
+  public int generation() {
+    return generation;
+  }
+
+  /** Tells jobs of the same name apart: by their file, where they have one. */
+  public String jobMark() {
+    return file.get()
+        .map(f -> Integer.toHexString(f.toAbsolutePath().normalize().hashCode()))
+        .orElse("unsaved");
   }
 
   /** Marks the job as not saved, for one that came back after a crash. */

@@ -15,6 +15,7 @@ import finebore.practice.PlanFindings;
 import finebore.practice.Practice;
 import finebore.seat.Cut;
 import finebore.seat.ShownCut;
+import finebore.study.Outlook;
 import finebore.study.PlanStudy;
 import finebore.study.SeatStudy;
 import java.util.List;
@@ -33,6 +34,7 @@ import java.util.OptionalInt;
  * @param shown study of the state looked at
  * @param difference metal between what was before and what is looked at
  * @param findings of the found state or of the whole plan
+ * @param outlook how far the model may be trusted for this kind of seat
  */
 public record Work(
     Job job,
@@ -43,7 +45,8 @@ public record Work(
     PlanStudy plan,
     SeatStudy shown,
     SectionDifference difference,
-    List<Finding> findings) {
+    List<Finding> findings,
+    Outlook outlook) {
 
   /**
    * What is looked at.
@@ -63,11 +66,13 @@ public record Work(
   public static Work of(Job job, View view, Optional<Work> before) {
     Practice practice = PracticeFiles.orDefault(job.practice());
     Plan follows = job.planOf(view.place());
-    Optional<SeatStudy> known =
+    Optional<Work> same =
         before
             .filter(b -> b.place().equals(view.place()))
-            .filter(b -> b.job().withPlan(view.place(), follows).equals(job))
-            .map(b -> b.plan().found());
+            .filter(b -> b.job().withPlan(view.place(), follows).equals(job));
+    Outlook outlook = same.map(Work::outlook).orElseGet(() -> Outlook.of(job, view.place().port()));
+    Optional<SeatStudy> known =
+        same.map(b -> b.plan().found()).or(() -> found(job, view.place(), outlook));
     PlanStudy plan = PlanStudy.of(job, view.place(), follows, known);
     int all = plan.cutting().steps().size();
     int steps = Math.min(view.steps().orElse(all), all);
@@ -86,7 +91,13 @@ public record Work(
         plan,
         shown,
         plan.difference(view.steps().isPresent() ? steps : -1),
-        findings);
+        findings,
+        outlook);
+  }
+
+  /** The seat as found, with the port that the outlook knows already. */
+  private static Optional<SeatStudy> found(Job job, SeatPlace place, Outlook outlook) {
+    return Optional.of(SeatStudy.asFound(job, place, outlook.calibration()));
   }
 
   public Port port() {

@@ -1,6 +1,7 @@
 package finebore.desk.shell;
 
 import finebore.formats.JobFile;
+import finebore.formats.JobPictures;
 import java.io.File;
 import java.nio.file.Path;
 import java.util.Optional;
@@ -22,6 +23,15 @@ public interface FilePicker {
   Optional<Path> save(String suggestion);
 
   Optional<Path> saveCutSheet(String suggestion);
+
+  /** A table of flow tests to read. */
+  Optional<Path> table();
+
+  /** Where the flow tests are to go. */
+  Optional<Path> saveTable(String suggestion);
+
+  /** A picture to copy beside the job. */
+  Optional<Path> picture();
 
   Unsaved unsaved(String job);
 
@@ -62,6 +72,39 @@ public interface FilePicker {
               new FileChooser.ExtensionFilter("Text", "*.txt"),
               new FileChooser.ExtensionFilter("CSV", "*.csv"));
       return Optional.ofNullable(chooser.showSaveDialog(owner)).map(File::toPath);
+    }
+
+    @Override
+    public Optional<Path> table() {
+      FileChooser chooser = new FileChooser();
+      chooser.setTitle("Read flow tests");
+      chooser
+          .getExtensionFilters()
+          .addAll(
+              new FileChooser.ExtensionFilter("Tables", "*.csv", "*.txt", "*.tsv"),
+              new FileChooser.ExtensionFilter("All files", "*"));
+      return Optional.ofNullable(chooser.showOpenDialog(owner)).map(File::toPath);
+    }
+
+    @Override
+    public Optional<Path> saveTable(String suggestion) {
+      FileChooser chooser = new FileChooser();
+      chooser.setTitle("Write the flow tests");
+      chooser.setInitialFileName(suggestion + " flow tests.csv");
+      chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("CSV", "*.csv"));
+      return Optional.ofNullable(chooser.showSaveDialog(owner)).map(File::toPath);
+    }
+
+    @Override
+    public Optional<Path> picture() {
+      FileChooser chooser = new FileChooser();
+      chooser.setTitle("A picture for the test");
+      chooser
+          .getExtensionFilters()
+          .add(
+              new FileChooser.ExtensionFilter(
+                  "Pictures", JobPictures.ENDINGS.stream().map(e -> "*." + e).toList()));
+      return Optional.ofNullable(chooser.showOpenDialog(owner)).map(File::toPath);
     }
 
     private static FileChooser jobs(String title) {

@@ -1,5 +1,6 @@
 package finebore.desk.shell;
 
+import finebore.bench.BenchTest;
 import finebore.desk.session.DeskFolder;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.Recovery;
@@ -8,6 +9,7 @@ import finebore.formats.CutSheetFile;
 import finebore.formats.FileProblem;
 import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
+import finebore.formats.JobPictures;
 import finebore.formats.NewJob;
 import finebore.formats.SafeFile;
 import java.nio.charset.StandardCharsets;
@@ -28,6 +30,7 @@ final class JobFiles {
   private final FilePicker picker;
   private final Banner banner;
   private final Runnable takeTyping;
+  private final Runnable leaving;
   private final Runnable opened;
   private final BooleanSupplier inUse;
 
@@ -35,6 +38,7 @@ final class JobFiles {
    * The actions on a session.
    *
    * @param takeTyping makes what is being typed count
+   * @param leaving called before another job is taken up
    * @param opened called when another job is open
    * @param inUse whether the session's job is what the user sees, and not the welcome
    */
@@ -45,6 +49,7 @@ final class JobFiles {
       FilePicker picker,
       Banner banner,
       Runnable takeTyping,
+      Runnable leaving,
       Runnable opened,
       BooleanSupplier inUse) {
     this.session = session;
@@ -53,6 +58,7 @@ final class JobFiles {
     this.picker = picker;
     this.banner = banner;
     this.takeTyping = takeTyping;
+    this.leaving = leaving;
     this.opened = opened;
     this.inUse = inUse;
   }
@@ -72,6 +78,7 @@ final class JobFiles {
 
   private void take(JobDocument document, Optional<Path> file) {
     banner.clear();
+    leaving.run();
     session.load(document, file);
     file.ifPresent(folder::keepRecent);
     opened.run();
@@ -123,6 +130,7 @@ final class JobFiles {
 
   private boolean saveTo(Path file) {
     try {
+      takePicturesAlong(file);
       session.save(file);
       folder.keepRecent(file);
       recovery.keep(session);
@@ -134,7 +142,20 @@ final class JobFiles {
     }
   }
 
-  private String fileName() {
+  /** A job saved elsewhere takes its pictures along. */
+  private void takePicturesAlong(Path to) throws FileProblem {
+    if (session.file().get().isPresent()) {
+      JobPictures.takeAlong(
+          session.file().get().get(),
+          to,
+          session.job().bench().tests().stream()
+              .flatMap(t -> t.pictures().stream())
+              .map(BenchTest.Picture::file)
+              .toList());
+    }
+  }
+
+  String fileName() {
     return session.job().name().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9.]+", "-");
   }
 

@@ -2,6 +2,8 @@ package finebore.desk.shell;
 
 import finebore.desk.found.FoundStation;
 import finebore.desk.plan.PlanStation;
+import finebore.desk.prove.ProveStation;
+import finebore.desk.session.BenchSession;
 import finebore.desk.session.DeskFolder;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.Recovery;
@@ -10,6 +12,7 @@ import finebore.desk.theme.Theme;
 import finebore.formats.JobFile;
 import finebore.job.Job;
 import finebore.units.UnitSystem;
+import java.io.File;
 import java.nio.file.Path;
 import java.util.Optional;
 import javafx.geometry.Pos;
@@ -23,8 +26,10 @@ import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.DragEvent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -45,8 +50,11 @@ public final class MainWindow {
   private final Scene scene;
   private final PlanStation plan;
   private final FoundStation found;
+  private final ProveStation prove;
+  private final BenchSession bench;
   private final ToggleButton foundButton = station("Found", "Found station (1)");
   private final ToggleButton planButton = station("Plan", "Plan station (2)");
+  private final ToggleButton proveButton = station("Prove", "Prove station (4)");
   private final SeatStrip seats;
   private final Label jobTitle = new Label();
   private final Tooltip jobTip = new Tooltip();
@@ -58,6 +66,7 @@ public final class MainWindow {
   private final ShortcutSheet sheet = new ShortcutSheet(this::hideSheet);
   private Optional<Welcome> welcome = Optional.empty();
   private boolean stationKey;
+  private Station station = Station.PLAN;
   private Theme theme;
   private double textScale;
 
@@ -78,6 +87,8 @@ public final class MainWindow {
     this.seats = new SeatStrip(session, this::palette);
     this.plan = new PlanStation(session, this::palette, () -> textScale);
     this.found = new FoundStation(session, this::palette, () -> textScale);
+    this.bench = new BenchSession(session, folder);
+    this.prove = new ProveStation(session, bench, chooser(picker), this::palette, () -> textScale);
     this.files =
         new JobFiles(
             session,
@@ -86,6 +97,7 @@ public final class MainWindow {
             picker,
             banner,
             this::takeTyping,
+            bench::leave,
             this::opened,
             () -> welcome.isEmpty());
     frame.setTop(new VBox(topBar(), banner));
@@ -101,6 +113,8 @@ public final class MainWindow {
     session.file().addListener((o, was, is) -> show());
     session.work().addListener((o, was, is) -> recovery.keep(session));
     show();
+    scene.setOnDragOver(this::draggedOver);
+    scene.setOnDragDropped(this::dropped);
     stage.setScene(scene);
     stage.setMinWidth(900);
     stage.setMinHeight(600);
@@ -109,6 +123,7 @@ public final class MainWindow {
           if (!files.mayLeave()) {
             e.consume();
           } else {
+            bench.leave();
             recovery.close();
           }
         });
@@ -126,18 +141,64 @@ public final class MainWindow {
     return plan;
   }
 
-  /** Shows a view by its name: found, plan, and within the plan variants or suggest. */
-  public void show(String view) {
-    showStation(view.equals("found"));
-    plan.show(view);
+  public ProveStation prove() {
+    return prove;
   }
 
-  private void showStation(boolean showFound) {
-    found.setShown(showFound);
-    foundButton.setSelected(showFound);
-    planButton.setSelected(!showFound);
+  private ProveStation.Chooser chooser(FilePicker picker) {
+    return new ProveStation.Chooser() {
+      @Override
+      public Optional<Path> table() {
+        return picker.table();
+      }
+
+      @Override
+      public Optional<Path> saveTable() {
+        return picker.saveTable(files.fileName());
+      }
+
+      @Override
+      public Optional<Path> picture() {
+        return picker.picture();
+      }
+    };
+  }
+
+  /** The stations there are. */
+  private enum Station {
+    FOUND,
+    PLAN,
+    PROVE
+  }
+
+  /**
+   * Shows a view by its name: found, plan, within the plan variants or suggest, and prove, within
+   * it those of {@link ProveStation#VIEWS}.
+   */
+  public void show(String view) {
+    boolean proves = ProveStation.VIEWS.contains(view);
+    showStation(view.equals("found") ? Station.FOUND : proves ? Station.PROVE : Station.PLAN);
+    if (proves) {
+      prove.show(view);
+    } else {
+      plan.show(view);
+    }
+  }
+
+  private void showStation(Station show) {
+    station = show;
+    found.setShown(show == Station.FOUND);
+    prove.setShown(show == Station.PROVE);
+    foundButton.setSelected(show == Station.FOUND);
+    planButton.setSelected(show == Station.PLAN);
+    proveButton.setSelected(show == Station.PROVE);
     if (welcome.isEmpty()) {
-      frame.setCenter(showFound ? found : plan);
+      frame.setCenter(
+          switch (show) {
+            case FOUND -> found;
+            case PLAN -> plan;
+            case PROVE -> prove;
+          });
     }
   }
 
@@ -146,6 +207,7 @@ public final class MainWindow {
     seats.paint();
     plan.restyle();
     found.restyle();
+    prove.restyle();
   }
 
   private HBox topBar() {
@@ -205,8 +267,9 @@ public final class MainWindow {
   }
 
   private VBox rail() {
-    foundButton.setOnAction(e -> goTo(true));
-    planButton.setOnAction(e -> goTo(false));
+    foundButton.setOnAction(e -> goTo(Station.FOUND));
+    planButton.setOnAction(e -> goTo(Station.PLAN));
+    proveButton.setOnAction(e -> goTo(Station.PROVE));
     planButton.setSelected(true);
     Region gap = new Region();
     VBox.setVgrow(gap, Priority.ALWAYS);
@@ -214,7 +277,7 @@ public final class MainWindow {
     look.getStyleClass().add("rail-button");
     Button keys = button("F1", "help", "Keys (F1)", this::showSheet);
     keys.getStyleClass().add("rail-button");
-    VBox rail = new VBox(6, foundButton, planButton, gap, look, keys);
+    VBox rail = new VBox(6, foundButton, planButton, proveButton, gap, look, keys);
     rail.getStyleClass().add("rail");
     return rail;
   }
@@ -308,6 +371,17 @@ public final class MainWindow {
         }
       }
       case K -> files.cutSheet();
+      case T, I, E -> {
+        if (station != Station.PROVE || welcome.isPresent()) {
+          return;
+        }
+        takeTyping();
+        switch (e.getCode()) {
+          case T -> prove.newTest();
+          case I -> prove.importTable();
+          default -> prove.exportTests();
+        }
+      }
       case D -> switchTheme();
       case PLUS, EQUALS, ADD -> scaleText(0.1);
       case MINUS, SUBTRACT -> scaleText(-0.1);
@@ -355,25 +429,31 @@ public final class MainWindow {
       session.showFound(true);
     } else if (e.getCode() == KeyCode.PAGE_UP || e.getCode() == KeyCode.PAGE_DOWN) {
       session.scrub(e.getCode() == KeyCode.PAGE_UP ? -1 : 1);
-    } else if (e.getCode() == KeyCode.DIGIT1 || e.getCode() == KeyCode.NUMPAD1) {
+    } else if (stationOf(e.getCode()).isPresent()) {
       stationKey = true;
-      goTo(true);
-    } else if (e.getCode() == KeyCode.DIGIT2 || e.getCode() == KeyCode.NUMPAD2) {
-      stationKey = true;
-      goTo(false);
+      goTo(stationOf(e.getCode()).get());
     } else {
       return;
     }
     e.consume();
   }
 
+  private static Optional<Station> stationOf(KeyCode key) {
+    return switch (key) {
+      case DIGIT1, NUMPAD1 -> Optional.of(Station.FOUND);
+      case DIGIT2, NUMPAD2 -> Optional.of(Station.PLAN);
+      case DIGIT4, NUMPAD4 -> Optional.of(Station.PROVE);
+      default -> Optional.empty();
+    };
+  }
+
   /** Goes to a station and puts the keyboard where its work begins. */
-  private void goTo(boolean toFound) {
-    showStation(toFound);
-    if (toFound) {
-      found.focus();
-    } else {
-      plan.section().requestFocus();
+  private void goTo(Station to) {
+    showStation(to);
+    switch (to) {
+      case FOUND -> found.focus();
+      case PLAN -> plan.section().requestFocus();
+      case PROVE -> prove.focus();
     }
   }
 
@@ -386,6 +466,32 @@ public final class MainWindow {
   private void hideSheet() {
     root.getChildren().remove(sheet);
     plan.section().requestFocus();
+  }
+
+  /** A job or a table dragged onto the window is taken up. */
+  private void draggedOver(DragEvent e) {
+    if (e.getDragboard().hasFiles()) {
+      e.acceptTransferModes(TransferMode.COPY);
+    }
+    e.consume();
+  }
+
+  private void dropped(DragEvent e) {
+    e.getDragboard().getFiles().stream().findFirst().map(File::toPath).ifPresent(this::takeFile);
+    e.setDropCompleted(true);
+    e.consume();
+  }
+
+  /** Opens a job, or takes a table of flow tests in, by what the file is. */
+  public void takeFile(Path file) {
+    if (file.getFileName().toString().endsWith(".json")) {
+      files.openFile(file);
+    } else if (welcome.isPresent()) {
+      tell("Open a job first: " + file.getFileName() + " is taken for a table of flow tests.");
+    } else {
+      showStation(Station.PROVE);
+      prove.importTable(file);
+    }
   }
 
   private void switchTheme() {
@@ -419,7 +525,7 @@ public final class MainWindow {
 
   private void endWelcome() {
     welcome = Optional.empty();
-    showStation(foundButton.isSelected());
+    showStation(station);
     seats.setVisible(true);
     jobTitle.setVisible(true);
   }
@@ -433,6 +539,7 @@ public final class MainWindow {
           banner.clear();
           if (files.mayLeave()) {
             endWelcome();
+            bench.leave();
             session.load(lost.document(), lost.file());
             session.markUnsaved();
             recovery.keep(session);
@@ -468,6 +575,7 @@ public final class MainWindow {
 
   private void close() {
     if (files.mayLeave()) {
+      bench.leave();
       recovery.close();
       stage.hide();
     }

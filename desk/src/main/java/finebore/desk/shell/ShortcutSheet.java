@@ -18,7 +18,8 @@ final class ShortcutSheet extends StackPane {
       List.of(
           new String[] {"F1", "This sheet"},
           new String[] {"[   ]", "Previous, next seat"},
-          new String[] {"1   2", "Found station, Plan station"},
+          new String[] {"1   2   4", "Found, Plan, Prove station"},
+          new String[] {"Ctrl T, Ctrl I, Ctrl E", "Prove: new test, import, export"},
           new String[] {"P   O", "As planned, as found"},
           new String[] {"Page Up, Page Down", "The metal one operation earlier, later"},
           new String[] {"Enter in a reading", "Take it and go on"},

@@ -1,0 +1,237 @@
+package finebore.desk.prove;
+
+import finebore.bench.BenchTest;
+import finebore.desk.session.BenchSession;
+import finebore.desk.session.BenchSession.Phase;
+import finebore.desk.session.BenchSession.Status;
+import finebore.desk.session.JobSession;
+import finebore.desk.session.ProveState;
+import finebore.desk.session.ProveState.Shown;
+import finebore.desk.theme.Palette;
+import finebore.instruments.RunJournal;
+import finebore.instruments.Sample;
+import finebore.instruments.SerialLink;
+import finebore.instruments.SimulatedBench.Fault;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
+import javafx.scene.control.Button;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** A test taken from the bench: what must be the same, the meter, and what has been read. */
+final class BenchPane extends BorderPane {
+
+  private static final String SIMULATED = "simulated bench";
+
+  private final ProveState state;
+  private final JobSession session;
+  private final BenchSession bench;
+  private final Checklist checklist;
+  private final ChoiceBox<String> which = new ChoiceBox<>();
+  private final ChoiceBox<Integer> repeats = new ChoiceBox<>();
+  private final Button start = new Button("Start the run");
+  private final Button resume = new Button("Go on");
+  private final Button stop = new Button("Stop");
+  private final Button plates = new Button("Check the plates");
+  private final MenuButton faults = new MenuButton("Let something go wrong");
+  private final Label title = new Label();
+  private final Label says = new Label();
+  private final Label ranges = new Label();
+  private final GridPane taken = new GridPane();
+
+  BenchPane(
+      ProveState state,
+      JobSession session,
+      BenchSession bench,
+      Supplier<Palette> palette,
+      Supplier<Double> textScale) {
+    this.state = state;
+    this.session = session;
+    this.bench = bench;
+    this.checklist = new Checklist(state, this::enable);
+    setId("bench-pane");
+    title.getStyleClass().add("title");
+    title.setWrapText(true);
+    which.getItems().setAll(SIMULATED);
+    which.getSelectionModel().selectFirst();
+    which.setId("bench-which");
+    which.setAccessibleText("Which bench");
+    which.setOnShowing(e -> findPorts());
+    which
+        .getSelectionModel()
+        .selectedItemProperty()
+        .addListener(
+            (o, was, is) -> {
+              bench.setPort(is == null || is.equals(SIMULATED) ? "" : is);
+              enable();
+            });
+    repeats.getItems().setAll(1, 2, 3);
+    repeats.getSelectionModel().select(Integer.valueOf(2));
+    repeats.setId("bench-repeats");
+    repeats.setAccessibleText("How often each lift is read");
+    button(start, "bench-start", () -> with(t -> bench.run(t, repeats.getValue())));
+    button(resume, "bench-resume", () -> with(bench::resume));
+    button(stop, "bench-stop", bench::stop);
+    button(plates, "bench-plates", () -> with(bench::checkPlates));
+    start.setDefaultButton(false);
+    faults.setId("bench-faults");
+    for (Fault fault : Fault.values()) {
+      MenuItem item = new MenuItem(fault.words());
+      item.setOnAction(e -> bench.fault(fault));
+      faults.getItems().add(item);
+    }
+    says.setId("bench-says");
+    says.setWrapText(true);
+    says.setMinHeight(Region.USE_PREF_SIZE);
+    says.getStyleClass().add("note");
+    ranges.getStyleClass().addAll("small", "muted");
+    ranges.setWrapText(true);
+    ranges.setMinHeight(Region.USE_PREF_SIZE);
+    GridPane settings = new GridPane();
+    settings.setHgap(8);
+    settings.setVgap(4);
+    settings.addRow(0, small("Bench"), which);
+    settings.addRow(1, small("Read each lift"), repeats);
+    FlowPane buttons = new FlowPane(8, 6, start, resume, stop, plates, faults);
+    VBox left = new VBox(10, title, checklist, settings, buttons, says, ranges);
+    left.getStyleClass().add("column");
+    ScrollPane scroll = new ScrollPane(left);
+    scroll.setFitToWidth(true);
+    scroll.setFitToHeight(true);
+    scroll.setPrefWidth(400);
+    setLeft(scroll);
+    Needle needle = new Needle(bench, session, palette, textScale);
+    setCenter(needle);
+    taken.setHgap(14);
+    taken.setVgap(3);
+    Label heading = new Label("READ SO FAR");
+    heading.getStyleClass().add("heading");
+    ScrollPane readings = new ScrollPane(taken);
+    VBox.setVgrow(readings, Priority.ALWAYS);
+    VBox right = new VBox(6, heading, readings);
+    right.getStyleClass().addAll("column", "right-column");
+    right.setPrefWidth(300);
+    setRight(right);
+    bench.status().addListener((o, was, is) -> status(is));
+    status(bench.status().get());
+  }
+
+  private static Label small(String words) {
+    Label label = new Label(words);
+    label.getStyleClass().addAll("small", "muted");
+    return label;
+  }
+
+  private static void button(Button button, String id, Runnable action) {
+    button.setId(id);
+    button.setMinWidth(Region.USE_PREF_SIZE);
+    button.setOnAction(e -> action.run());
+  }
+
+  private void with(java.util.function.Consumer<BenchTest> action) {
+    state.shown().get().test().ifPresent(action);
+  }
+
+  private void findPorts() {
+    String chosen = which.getValue();
+    List<String> names = new ArrayList<>(List.of(SIMULATED));
+    names.addAll(SerialLink.ports());
+    which.getItems().setAll(names);
+    which.getSelectionModel().select(names.contains(chosen) ? chosen : SIMULATED);
+  }
+
+  private void status(Status now) {
+    says.setText(now.words());
+    finebore.desk.controls.Styles.state(
+        says, now.trouble() ? "fault" : now.phase() == Phase.IDLE ? "note" : "good");
+    enable();
+  }
+
+  private void enable() {
+    boolean idle = bench.status().get().phase() == Phase.IDLE;
+    Shown shown = state.shown().get();
+    boolean test = shown != null && shown.test().isPresent();
+    Optional<RunJournal.Contents> kept =
+        test && idle ? bench.unfinished(shown.test().get()) : Optional.empty();
+    start.setDisable(!idle || !test || !checklist.isAnswered());
+    start.setText(kept.isPresent() ? "Start anew" : "Start the run");
+    resume.setVisible(kept.isPresent());
+    resume.setManaged(kept.isPresent());
+    kept.ifPresent(k -> resume.setText("Go on (" + k.taken().size() + " readings kept)"));
+    stop.setDisable(idle);
+    plates.setDisable(!idle || !test);
+    which.setDisable(!idle);
+    repeats.setDisable(!idle);
+    boolean simulated = SIMULATED.equals(which.getValue());
+    faults.setVisible(simulated);
+    faults.setManaged(simulated);
+    faults.setDisable(idle);
+  }
+
+  void show(Shown shown) {
+    checklist.show(shown);
+    title.setText(
+        shown
+            .test()
+            .map(
+                t ->
+                    shown.job().bench().numberOf(t)
+                        + "  "
+                        + t.name()
+                        + (t.changed().isBlank() ? "" : ": " + t.changed()))
+            .orElse("No test to run: \"New test\" begins one."));
+    ranges.setText(
+        shown.job().bench().ranges().isEmpty()
+            ? "The ranges have no check plates yet; a run reads them first."
+            : "Ranges: "
+                + String.join(
+                    "; ",
+                    shown.job().bench().ranges().stream()
+                        .map(
+                            r ->
+                                r.name()
+                                    + " is "
+                                    + shown
+                                        .job()
+                                        .units()
+                                        .flowText(r.fullFlowM3s(Optional.empty()).orElse(0))
+                                    + ", checked "
+                                    + r.checks().getLast().date())
+                        .toList()));
+    readings(shown);
+    enable();
+  }
+
+  private void readings(Shown shown) {
+    taken.getChildren().clear();
+    if (shown.test().isEmpty()) {
+      return;
+    }
+    BenchTest test = shown.test().get();
+    double now =
+        bench.status().get().phase() == Phase.RUNNING
+            ? bench.status().get().sample().map(Sample::liftMm).orElse(-1.0)
+            : -1.0;
+    int row = 0;
+    for (double lift : shown.liftsMm()) {
+      Label height = new Label(shown.job().units().shortLength(lift));
+      height.getStyleClass().add("figure");
+      String flow = TestSheet.comesTo(test, lift, shown);
+      String words = flow.isEmpty() ? Math.abs(now - lift) < 0.01 ? "..." : "–" : flow;
+      Label read = new Label(words);
+      read.getStyleClass().add("figure");
+      taken.addRow(row++, height, read);
+    }
+  }
+}

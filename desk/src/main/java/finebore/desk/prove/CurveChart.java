@@ -1,0 +1,544 @@
+package finebore.desk.prove;
+
+import finebore.bench.BenchTest;
+import finebore.bench.Comparison;
+import finebore.bench.Doubt;
+import finebore.bench.ReducedTest;
+import finebore.desk.controls.DrawnRegion;
+import finebore.desk.session.ProveState;
+import finebore.desk.session.ProveState.Shown;
+import finebore.desk.theme.Palette;
+import finebore.desk.theme.Theme;
+import finebore.flow.Bands;
+import finebore.flow.Bands.Band;
+import finebore.flow.LiftPoint;
+import finebore.study.SeatStudy;
+import finebore.units.UnitSystem;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Supplier;
+import java.util.stream.Stream;
+import javafx.geometry.VPos;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.paint.Color;
+import javafx.scene.text.TextAlignment;
+
+/**
+ * The test looked at and the one it is held against over lift, with what was predicted under the
+ * measured points. A click looks at a lift.
+ */
+final class CurveChart extends DrawnRegion {
+
+  /** What stands on the upright axis. */
+  enum Mode {
+    FLOW("Flow"),
+    COEFFICIENT("Cd"),
+    GAIN("Gain"),
+    SPEED("Speed");
+
+    private final String words;
+
+    Mode(String words) {
+      this.words = words;
+    }
+
+    String words() {
+      return words;
+    }
+  }
+
+  /** The area that coefficients and speeds are on. */
+  enum Area {
+    CURTAIN("curtain"),
+    VALVE("valve"),
+    THROAT("throat"),
+    GATE("gate");
+
+    private final String words;
+
+    Area(String words) {
+      this.words = words;
+    }
+
+    String words() {
+      return words;
+    }
+  }
+
+  private final ProveState state;
+  private final Supplier<Palette> palette;
+  private final Supplier<Double> textScale;
+  private Mode mode = Mode.FLOW;
+  private Area area = Area.CURTAIN;
+
+  CurveChart(ProveState state, Supplier<Palette> palette, Supplier<Double> textScale) {
+    super("curve-chart", "Flow tests over lift");
+    this.state = state;
+    this.palette = palette;
+    this.textScale = textScale;
+    setMinHeight(150);
+    state.shown().addListener((o, was, is) -> requestLayout());
+    addEventHandler(MouseEvent.MOUSE_PRESSED, this::pressed);
+  }
+
+  void show(Mode changed, Area on) {
+    mode = changed;
+    area = on;
+    requestLayout();
+  }
+
+  private double size() {
+    return 12 * textScale.get();
+  }
+
+  private void pressed(MouseEvent e) {
+    requestFocus();
+    Shown shown = state.shown().get();
+    if (shown == null) {
+      return;
+    }
+    Painter painter = new Painter(null, shown, getWidth(), getHeight());
+    double best = shown.liftsMm().getFirst();
+    for (double lift : shown.liftsMm()) {
+      if (Math.abs(painter.x(lift) - e.getX()) < Math.abs(painter.x(best) - e.getX())) {
+        best = lift;
+      }
+    }
+    state.lookAt(best);
+  }
+
+  @Override
+  protected void draw(GraphicsContext g, double w, double h) {
+    Palette colours = palette.get();
+    g.setFill(colours.panel());
+    g.fillRect(0, 0, w, h);
+    Shown shown = state.shown().get();
+    if (shown != null) {
+      new Painter(g, shown, w, h).paint();
+    }
+    g.setStroke(isFocused() ? colours.blue() : colours.line());
+    g.setLineWidth(isFocused() ? 2 : 1);
+    g.strokeRect(0.5, 0.5, w - 1, h - 1);
+  }
+
+  /** One point of a curve. */
+  private record At(double lift, double value) {}
+
+  private final class Painter {
+    private final GraphicsContext g;
+    private final Shown shown;
+    private final UnitSystem units;
+    private final Palette colours = palette.get();
+    private final double left;
+    private final double right;
+    private final double top;
+    private final double bottom;
+    private final double lastLift;
+    private double low;
+    private double high;
+
+    Painter(GraphicsContext g, Shown shown, double w, double h) {
+      this.g = g;
+      this.shown = shown;
+      this.units = shown.job().units();
+      this.left = size() * 4.2;
+      this.right = w - size() * 1.2;
+      this.top = size() * 2.6;
+      this.bottom = h - size() * 2.4;
+      this.lastLift = shown.liftsMm().getLast() * 1.03;
+    }
+
+    double x(double lift) {
+      return left + lift / lastLift * (right - left);
+    }
+
+    private double y(double value) {
+      return bottom - (value - low) / Math.max(high - low, 1e-12) * (bottom - top);
+    }
+
+    void paint() {
+      List<At> own = curve(shown.test(), shown.study());
+      List<At> other =
+          mode == Mode.GAIN ? List.of() : curve(shown.reference(), shown.referenceStudy());
+      List<At> up = predicted(1);
+      List<At> down = predicted(-1);
+      List<At> middle = predicted(0);
+      scale(Stream.of(own, other, up, down).flatMap(List::stream).map(At::value).toList());
+      bands();
+      grid();
+      if (mode == Mode.GAIN) {
+        noise();
+      }
+      between(up, down);
+      line(middle, colours.blue(), 1, true);
+      line(other, colours.muted(), 1.6, false);
+      dots(other, colours.muted(), 2.4);
+      line(own, colours.blue(), 2.2, false);
+      dots(own, colours.blue(), 3.4);
+      if (mode == Mode.GAIN) {
+        verdicts(own);
+      }
+      marks(own);
+      cam();
+      here();
+      title(own, other, middle);
+    }
+
+    private void scale(List<Double> values) {
+      high = values.stream().mapToDouble(v -> v).max().orElse(1);
+      low = mode == Mode.GAIN ? values.stream().mapToDouble(v -> v).min().orElse(-1) : 0;
+      if (mode == Mode.GAIN) {
+        high = Math.max(high, 1.5);
+        low = Math.min(low, -1.5);
+      }
+      double air = 0.06 * (high - low);
+      high += air;
+      low -= mode == Mode.GAIN ? air : 0;
+    }
+
+    /** The curve of a test in the units of the axis. */
+    private List<At> curve(Optional<BenchTest> test, Optional<SeatStudy> study) {
+      List<At> points = new ArrayList<>();
+      if (test.isEmpty()) {
+        return points;
+      }
+      ReducedTest reduced = shown.book().reduced(test.get());
+      for (ReducedTest.Lift lift : reduced.lifts()) {
+        value(lift.liftMm(), lift.meanM3s(), reduced, study)
+            .ifPresent(v -> points.add(new At(lift.liftMm(), v)));
+      }
+      return points;
+    }
+
+    private OptionalDouble value(
+        double lift, double flow, ReducedTest test, Optional<SeatStudy> study) {
+      return switch (mode) {
+        case FLOW -> OptionalDouble.of(units.flow().fromBase(flow));
+        case GAIN ->
+            shown
+                .reference()
+                .map(shown.book()::reduced)
+                .flatMap(r -> r.at(lift))
+                .filter(r -> r.meanM3s() > 0)
+                .map(r -> OptionalDouble.of(100 * (flow / r.meanM3s() - 1)))
+                .orElse(OptionalDouble.empty());
+        case COEFFICIENT ->
+            areaMm2(lift, study, test.test(), area).stream()
+                .map(mm2 -> test.coefficient(flow, mm2))
+                .findFirst();
+        case SPEED ->
+            areaMm2(lift, study, test.test(), area).stream()
+                .map(mm2 -> units.speed().fromBase(ReducedTest.speedMs(flow, mm2)))
+                .findFirst();
+      };
+    }
+
+    /** An area of the tested seat; the gate and throat are the model's. */
+    private OptionalDouble areaMm2(
+        double lift, Optional<SeatStudy> study, BenchTest test, Area of) {
+      double head = test.setUp().valve().headDiameterMm();
+      return switch (of) {
+        case CURTAIN -> OptionalDouble.of(Math.PI * head * lift);
+        case VALVE -> OptionalDouble.of(Math.PI / 4 * head * head);
+        case THROAT ->
+            study
+                .map(s -> OptionalDouble.of(SeatStudy.throatAreaMm2(s.pairing())))
+                .orElse(OptionalDouble.empty());
+        case GATE ->
+            study
+                .flatMap(SeatStudy::curve)
+                .flatMap(
+                    c ->
+                        c.points().stream()
+                            .filter(p -> Math.abs(p.liftMm() - lift) < BenchTest.SAME_LIFT_MM)
+                            .findFirst())
+                .map((LiftPoint p) -> OptionalDouble.of(p.losses().gate().areaMm2()))
+                .orElse(OptionalDouble.empty());
+      };
+    }
+
+    /** What was predicted, so many standard deviations off. */
+    private List<At> predicted(int deviations) {
+      List<At> points = new ArrayList<>();
+      if (shown.test().isEmpty()) {
+        return points;
+      }
+      ReducedTest reduced = shown.book().reduced(shown.test().get());
+      for (BenchTest.Predicted p : shown.predicted()) {
+        value(p.liftMm(), p.flowM3s() * (1 + deviations * p.spread()), reduced, shown.study())
+            .ifPresent(v -> points.add(new At(p.liftMm(), v)));
+      }
+      return points;
+    }
+
+    private void text(
+        String words, double x, double y, Color colour, TextAlignment align, boolean figures) {
+      g.setFont(figures ? Theme.figures(size() * 0.9) : Theme.words(size()));
+      g.setFill(colour);
+      g.setTextAlign(align);
+      g.setTextBaseline(VPos.CENTER);
+      g.fillText(words, x, y);
+    }
+
+    private void bands() {
+      double head =
+          shown
+              .test()
+              .map(t -> t.setUp().valve().headDiameterMm())
+              .orElse(shown.job().group(shown.port()).found().valve().headDiameterMm());
+      Bands bands = shown.job().test().bands();
+      double[] limits = {0, bands.lowTo() * head, bands.midTo() * head, lastLift};
+      for (Band band : Band.values()) {
+        double from = Math.min(limits[band.ordinal()], lastLift);
+        double to = Math.min(limits[band.ordinal() + 1], lastLift);
+        if (to <= from) {
+          continue;
+        }
+        if (band != Band.MID) {
+          g.setFill(colours.band());
+          g.fillRect(x(from), top, x(to) - x(from), bottom - top);
+        }
+        text(
+            band.name().toLowerCase(Locale.ROOT),
+            (x(from) + x(to)) / 2,
+            bottom - size() * 0.8,
+            colours.muted(),
+            TextAlignment.CENTER,
+            false);
+      }
+    }
+
+    private void grid() {
+      g.setStroke(colours.line());
+      g.setLineWidth(1);
+      double step = step((high - low) / 5);
+      for (double v = Math.ceil(low / step) * step; v <= high; v += step) {
+        g.strokeLine(left, y(v), right, y(v));
+        int digits = step < 0.1 ? 2 : step < 1 ? 1 : 0;
+        String words =
+            mode == Mode.GAIN ? UnitSystem.signed(v, digits) : UnitSystem.fixed(v, digits);
+        text(words, left - 5, y(v), colours.muted(), TextAlignment.RIGHT, true);
+      }
+      double every = units == UnitSystem.METRIC ? 1 : 2.54;
+      int skip = (int) Math.ceil(size() * 2.6 / (x(every) - x(0)));
+      for (int k = 0; k * every <= lastLift; k += skip) {
+        String words =
+            units == UnitSystem.METRIC ? String.valueOf(k) : UnitSystem.fixed(k * 0.1, 1);
+        text(
+            words, x(k * every), bottom + size() * 0.8, colours.text(), TextAlignment.CENTER, true);
+      }
+      text(
+          "lift " + units.length().symbol(),
+          right,
+          bottom + size() * 1.8,
+          colours.muted(),
+          TextAlignment.RIGHT,
+          false);
+      if (mode == Mode.GAIN) {
+        g.setStroke(colours.text());
+        g.strokeLine(left, y(0), right, y(0));
+      }
+    }
+
+    /** A step of 1, 2 or 5 times a power of ten. */
+    private static double step(double about) {
+      double power = Math.pow(10, Math.floor(Math.log10(about)));
+      double times = about / power;
+      return power * (times < 1.5 ? 1 : times < 3.5 ? 2 : times < 7.5 ? 5 : 10);
+    }
+
+    /** What the bench cannot tell, about nothing gained. */
+    private void noise() {
+      shown
+          .comparison()
+          .ifPresent(
+              c -> {
+                List<At> up = new ArrayList<>();
+                List<At> down = new ArrayList<>();
+                for (Comparison.Line l : c.lines()) {
+                  double limit = 100 * l.limitM3s() / l.referenceM3s();
+                  up.add(new At(l.liftMm(), limit));
+                  down.add(new At(l.liftMm(), -limit));
+                }
+                fill(up, down, colours.line().deriveColor(0, 1, 1, 0.7));
+              });
+    }
+
+    private void between(List<At> up, List<At> down) {
+      fill(up, down, colours.blue().deriveColor(0, 1, 1, 0.14));
+    }
+
+    private void fill(List<At> up, List<At> down, Color colour) {
+      if (up.size() < 2) {
+        return;
+      }
+      int n = up.size();
+      double[] xs = new double[2 * n];
+      double[] ys = new double[2 * n];
+      for (int k = 0; k < n; k++) {
+        xs[k] = x(up.get(k).lift());
+        ys[k] = y(up.get(k).value());
+        xs[2 * n - 1 - k] = x(down.get(k).lift());
+        ys[2 * n - 1 - k] = y(down.get(k).value());
+      }
+      g.setFill(colour);
+      g.fillPolygon(xs, ys, 2 * n);
+    }
+
+    private void line(List<At> points, Color colour, double width, boolean dashed) {
+      g.setStroke(colour);
+      g.setLineWidth(width);
+      if (dashed) {
+        g.setLineDashes(5, 4);
+      }
+      for (int k = 1; k < points.size(); k++) {
+        At a = points.get(k - 1);
+        At b = points.get(k);
+        g.strokeLine(x(a.lift()), y(a.value()), x(b.lift()), y(b.value()));
+      }
+      g.setLineDashes();
+    }
+
+    private void dots(List<At> points, Color colour, double radius) {
+      g.setFill(colour);
+      for (At p : points) {
+        g.fillOval(x(p.lift()) - radius, y(p.value()) - radius, 2 * radius, 2 * radius);
+      }
+    }
+
+    private void verdicts(List<At> points) {
+      for (At p : points) {
+        shown
+            .comparison()
+            .flatMap(
+                c ->
+                    c.lines().stream()
+                        .filter(l -> Math.abs(l.liftMm() - p.lift()) < BenchTest.SAME_LIFT_MM)
+                        .findFirst())
+            .ifPresent(
+                l ->
+                    text(
+                        ProveWords.sign(l.verdict()),
+                        x(p.lift()),
+                        y(p.value()) - size() * 0.9,
+                        switch (l.verdict()) {
+                          case GAIN -> colours.green();
+                          case LOSS -> colours.vermilion();
+                          case WITHIN -> colours.muted();
+                          case UNRANKED -> colours.amber();
+                        },
+                        TextAlignment.CENTER,
+                        false));
+      }
+    }
+
+    /** Noise, swirl and doubt as small marks at their points. */
+    private void marks(List<At> points) {
+      BenchTest test = shown.test().orElse(null);
+      if (test == null) {
+        return;
+      }
+      for (At p : points) {
+        StringBuilder words = new StringBuilder();
+        test.at(p.lift())
+            .ifPresent(
+                n -> {
+                  words.append(n.noisy() ? "♪" : "");
+                  n.swirlRpm().ifPresent(rpm -> words.append(rpm < 0 ? "↺" : "↻"));
+                });
+        if (!words.isEmpty()) {
+          text(
+              words.toString(),
+              x(p.lift()),
+              y(p.value()) + size() * 1.1,
+              colours.text(),
+              TextAlignment.CENTER,
+              false);
+        }
+        for (Doubt doubt : shown.doubts()) {
+          if (Math.abs(doubt.liftMm() - p.lift()) < BenchTest.SAME_LIFT_MM) {
+            g.setStroke(colours.amber());
+            g.setLineWidth(2);
+            g.strokeOval(x(p.lift()) - 8, y(p.value()) - 8, 16, 16);
+            text(
+                "?",
+                x(p.lift()) - size() * 1.1,
+                y(p.value()) - size() * 0.6,
+                colours.amber(),
+                TextAlignment.CENTER,
+                false);
+          }
+        }
+      }
+    }
+
+    private void cam() {
+      double cam = shown.job().group(shown.port()).cam().maxLiftMm();
+      if (cam > lastLift) {
+        return;
+      }
+      g.setStroke(colours.amber());
+      g.setLineWidth(2);
+      g.setLineDashes(4, 3);
+      g.strokeLine(x(cam), top, x(cam), bottom);
+      g.setLineDashes();
+      text("cam", x(cam) - 4, top + size() * 0.7, colours.amber(), TextAlignment.RIGHT, false);
+    }
+
+    private void here() {
+      g.setStroke(colours.blue());
+      g.setLineWidth(1);
+      g.strokeLine(x(shown.liftMm()), bottom, x(shown.liftMm()), bottom + 4);
+    }
+
+    private void title(List<At> own, List<At> other, List<At> middle) {
+      String what =
+          switch (mode) {
+            case FLOW ->
+                "Flow, "
+                    + units.flow().symbol()
+                    + " at "
+                    + units.pressureText(shown.job().test().depressionPa());
+            case COEFFICIENT -> "Discharge coefficient on the " + area.words() + " area";
+            case GAIN -> "Gain, %";
+            case SPEED -> "Mean speed at the " + area.words() + ", " + units.speed().symbol();
+          };
+      double y = size() * 1.1;
+      text(what, 10, y, colours.text(), TextAlignment.LEFT, false);
+      double x = right;
+      if (!middle.isEmpty()) {
+        boolean frozen = shown.test().filter(t -> !t.predicted().isEmpty()).isPresent();
+        String words = frozen ? "predicted before" : "model now";
+        x = legend(words, x, y, colours.blue(), true);
+      }
+      if (!other.isEmpty()) {
+        x = legend(name(shown.reference()), x, y, colours.muted(), false);
+      }
+      if (!own.isEmpty()) {
+        legend(name(shown.test()), x, y, colours.blue(), false);
+      }
+    }
+
+    private String name(Optional<BenchTest> test) {
+      String words = test.map(t -> shown.job().bench().numberOf(t) + " " + t.name()).orElse("");
+      return words.length() > 24 ? words.substring(0, 23) + "…" : words;
+    }
+
+    private double legend(String words, double x, double y, Color colour, boolean dashed) {
+      text(words, x, y, colour, TextAlignment.RIGHT, false);
+      double begin = x - ProveWords.width(words, Theme.words(size())) - 6;
+      g.setStroke(colour);
+      g.setLineWidth(dashed ? 1 : 2);
+      if (dashed) {
+        g.setLineDashes(5, 4);
+      }
+      g.strokeLine(begin - 22, y, begin, y);
+      g.setLineDashes();
+      return begin - 36;
+    }
+  }
+}

@@ -1,0 +1,436 @@
+package finebore.desk.prove;
+
+import finebore.bench.BenchTest;
+import finebore.bench.SetUp.TestedState;
+import finebore.desk.prove.CurveChart.Area;
+import finebore.desk.prove.CurveChart.Mode;
+import finebore.desk.session.BenchSession;
+import finebore.desk.session.JobSession;
+import finebore.desk.session.ProveState;
+import finebore.desk.session.ProveState.Shown;
+import finebore.desk.theme.Palette;
+import finebore.formats.CsvTable;
+import finebore.formats.FileProblem;
+import finebore.formats.SafeFile;
+import finebore.formats.TestExport;
+import finebore.study.NextTest;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** Flow tests: entered, taken from the bench, held against each other and against what was said. */
+public final class ProveStation extends BorderPane {
+
+  /** Where files come from and go to. */
+  public interface Chooser {
+    Optional<Path> table();
+
+    Optional<Path> saveTable();
+
+    Optional<Path> picture();
+  }
+
+  private final JobSession session;
+  private final ProveState state;
+  private final BenchSession bench;
+  private final Chooser picker;
+  private final TestSheet sheet;
+  private final CurveChart chart;
+  private final ComparePane compare = new ComparePane();
+  private final SetUpPane setUp;
+  private final LiftPane lift;
+  private final PicturesPane pictures;
+  private final BenchPane benchPane;
+  private final ScrollPane ladder;
+  private final BorderPane tests = new BorderPane();
+  private final VBox below = new VBox();
+  private final Label told = new Label();
+  private final ComboBox<BenchTest> test = new ComboBox<>();
+  private final ComboBox<BenchTest> reference = new ComboBox<>();
+  private final ChoiceBox<String> area = new ChoiceBox<>();
+  private final ToggleGroup views = new ToggleGroup();
+  private final ToggleGroup modes = new ToggleGroup();
+  private final ToggleGroup tabs = new ToggleGroup();
+  private final MenuButton more = new MenuButton("Tests");
+  private Optional<Node> importing = Optional.empty();
+  private boolean showing;
+
+  public ProveStation(
+      JobSession session,
+      BenchSession bench,
+      Chooser picker,
+      Supplier<Palette> palette,
+      Supplier<Double> textScale) {
+    this.session = session;
+    this.bench = bench;
+    this.picker = picker;
+    this.state = new ProveState(session);
+    setId("prove-station");
+    sheet = new TestSheet(state, this::tell);
+    chart = new CurveChart(state, palette, textScale);
+    setUp = new SetUpPane(state, session);
+    lift = new LiftPane(state, session);
+    pictures = new PicturesPane(state, session, picker::picture, this::tell);
+    benchPane = new BenchPane(state, session, bench, palette, textScale);
+    LadderView rungs = new LadderView(state, palette, textScale);
+    ladder = new ScrollPane(rungs);
+    ladder.setFitToWidth(true);
+    ladder.setId("ladder-pane");
+    told.setId("prove-message");
+    told.setWrapText(true);
+    told.setMinHeight(Region.USE_PREF_SIZE);
+    told.getStyleClass().add("fault");
+    told.setStyle("-fx-padding: 2 10 2 10;");
+    told.managedProperty().bind(told.textProperty().isNotEmpty());
+    tests.setLeft(sheet);
+    sheet.getStyleClass().add("column");
+    sheet.prefWidthProperty().bind(widthProperty().multiply(0.49));
+    BorderPane curves = new BorderPane(chart);
+    curves.setTop(modeBar());
+    tests.setCenter(curves);
+    VBox notes = new VBox(tabBar(), below);
+    VBox.setVgrow(below, Priority.ALWAYS);
+    notes.prefHeightProperty().bind(heightProperty().multiply(0.4));
+    notes.getStyleClass().add("findings-box");
+    tests.setBottom(notes);
+    setTop(new VBox(toolbar(), told));
+    setCenter(tests);
+    state.shown().addListener((o, was, is) -> show(is));
+    modes
+        .selectedToggleProperty()
+        .addListener((o, was, is) -> keepOne(modes, was, is, this::chartMode));
+    views.selectedToggleProperty().addListener((o, was, is) -> keepOne(views, was, is, this::view));
+    tabs.selectedToggleProperty().addListener((o, was, is) -> keepOne(tabs, was, is, this::tab));
+    chartMode();
+    tab();
+  }
+
+  private static void keepOne(
+      ToggleGroup group,
+      javafx.scene.control.Toggle was,
+      javafx.scene.control.Toggle is,
+      Runnable changed) {
+    if (is == null) {
+      group.selectToggle(was);
+    } else {
+      changed.run();
+    }
+  }
+
+  private static ToggleButton toggle(String words, String id, ToggleGroup group, String tip) {
+    ToggleButton button = new ToggleButton(words);
+    button.setId(id);
+    button.setToggleGroup(group);
+    button.setTooltip(new Tooltip(tip));
+    button.setMinWidth(Region.USE_PREF_SIZE);
+    return button;
+  }
+
+  private FlowPane toolbar() {
+    Button fresh = new Button("New test");
+    fresh.setId("new-test");
+    fresh.setTooltip(new Tooltip("A test set up like the last (Ctrl T)"));
+    fresh.setOnAction(e -> newTest());
+    chooser(test, "prove-test", "Test looked at", state::select);
+    chooser(reference, "prove-reference", "Test it is held against", state::against);
+    HBox which = new HBox(6, test, new Label("against"), reference);
+    which.setAlignment(Pos.CENTER_LEFT);
+    HBox view =
+        new HBox(
+            toggle("Table", "view-table", views, "Tests as columns, lifts as rows"),
+            toggle("Ladder", "view-ladder", views, "What each step gave, alone and in sum"),
+            toggle("Bench", "view-bench", views, "Take a test from the bench"));
+    views.getToggles().getFirst().setSelected(true);
+    more.setId("tests-menu");
+    more.getItems()
+        .setAll(
+            item("Import a table ...   (Ctrl I)", this::importTable),
+            item("Export all tests ...   (Ctrl E)", this::exportTests),
+            item("Paste a table as tests", this::pasteTests),
+            item("Delete the test looked at", this::deleteTest));
+    view.setAlignment(Pos.CENTER_LEFT);
+    FlowPane bar = new FlowPane(10, 4, fresh, which, view, more);
+    bar.setAlignment(Pos.CENTER_LEFT);
+    bar.setRowValignment(javafx.geometry.VPos.CENTER);
+    bar.getStyleClass().add("top-bar");
+    return bar;
+  }
+
+  private static MenuItem item(String words, Runnable action) {
+    MenuItem item = new MenuItem(words);
+    item.setOnAction(e -> action.run());
+    return item;
+  }
+
+  private void chooser(ComboBox<BenchTest> box, String id, String words, Consumer<Integer> chosen) {
+    box.setId(id);
+    box.setAccessibleText(words);
+    box.setPrefWidth(200);
+    box.setButtonCell(cell());
+    box.setCellFactory(list -> cell());
+    box.setOnAction(
+        e -> {
+          if (!showing && box.getValue() != null) {
+            chosen.accept(box.getValue().id());
+          }
+        });
+  }
+
+  private javafx.scene.control.ListCell<BenchTest> cell() {
+    return new javafx.scene.control.ListCell<>() {
+      @Override
+      protected void updateItem(BenchTest item, boolean empty) {
+        super.updateItem(item, empty);
+        Shown shown = state.shown().get();
+        boolean known =
+            !empty
+                && item != null
+                && shown != null
+                && shown.job().bench().test(item.id()).isPresent();
+        setText(known ? shown.job().bench().numberOf(item) + "  " + item.name() : "");
+      }
+    };
+  }
+
+  private HBox modeBar() {
+    HBox bar = new HBox();
+    for (Mode mode : Mode.values()) {
+      bar.getChildren()
+          .add(
+              toggle(
+                  mode.words(),
+                  "mode-" + mode.words().toLowerCase(Locale.ROOT),
+                  modes,
+                  switch (mode) {
+                    case FLOW -> "Flow brought to standard, with what was predicted";
+                    case COEFFICIENT -> "Discharge coefficient on the area beside";
+                    case GAIN -> "Change against the other test, with what the bench can tell";
+                    case SPEED -> "Mean speed of the air at the area beside";
+                  }));
+    }
+    modes.getToggles().getFirst().setSelected(true);
+    for (Area each : Area.values()) {
+      area.getItems().add(each.words());
+    }
+    area.getSelectionModel().selectFirst();
+    area.setId("chart-area");
+    area.setAccessibleText("Area that coefficient and speed are on");
+    area.getSelectionModel().selectedIndexProperty().addListener((o, was, is) -> chartMode());
+    Region gap = new Region();
+    gap.setMinWidth(12);
+    Label on = new Label("on the ");
+    on.visibleProperty().bind(area.visibleProperty());
+    bar.getChildren().addAll(gap, on, area);
+    bar.setAlignment(Pos.CENTER_LEFT);
+    bar.setStyle("-fx-padding: 4 8 4 8;");
+    return bar;
+  }
+
+  private HBox tabBar() {
+    HBox bar =
+        new HBox(
+            2,
+            toggle("Comparison", "tab-comparison", tabs, "What came of it"),
+            toggle("Set-up", "tab-set-up", tabs, "What was on the bench"),
+            toggle("At this lift", "tab-lift", tabs, "Noise, swirl, speeds, ball, wet flow"),
+            toggle("Pictures", "tab-pictures", tabs, "Wet-flow pictures"));
+    bar.getStyleClass().add("tabs");
+    bar.setStyle("-fx-padding: 4 8 2 8;");
+    tabs.getToggles().getFirst().setSelected(true);
+    return bar;
+  }
+
+  private static int index(ToggleGroup group) {
+    return group.getToggles().indexOf(group.getSelectedToggle());
+  }
+
+  private void chartMode() {
+    Mode mode = Mode.values()[index(modes)];
+    area.setVisible(mode == Mode.COEFFICIENT || mode == Mode.SPEED);
+    chart.show(mode, Area.values()[area.getSelectionModel().getSelectedIndex()]);
+  }
+
+  private void tab() {
+    Node shown = List.of(compare, setUp, lift, pictures).get(index(tabs));
+    below.getChildren().setAll(shown);
+    VBox.setVgrow(shown, Priority.ALWAYS);
+  }
+
+  private void view() {
+    setCenter(importing.orElseGet(() -> List.of(tests, ladder, benchPane).get(index(views))));
+  }
+
+  /** Begins to follow the job: nothing is built for a station nobody looks at. */
+  public void setShown(boolean is) {
+    state.setVisible(is);
+  }
+
+  /** Puts the keyboard where the work begins. */
+  public void focus() {
+    sheet.focusFirst();
+  }
+
+  public void restyle() {
+    chart.requestLayout();
+    benchPane.requestLayout();
+    ladder.getContent().requestFocus();
+    ladder.requestLayout();
+  }
+
+  /** What can be shown by name: a view, a kind of chart, or a page below. */
+  public static final List<String> VIEWS =
+      List.of("prove", "ladder", "bench", "cd", "gain", "speed", "set-up", "lift", "pictures");
+
+  /** Shows a view, a kind of chart or a page below, by its name in {@link #VIEWS}. */
+  public void show(String view) {
+    views.selectToggle(
+        views.getToggles().get(Math.max(0, List.of("prove", "ladder", "bench").indexOf(view))));
+    select(modes, List.of("flow", "cd", "gain", "speed").indexOf(view));
+    select(tabs, List.of("comparison", "set-up", "lift", "pictures").indexOf(view));
+  }
+
+  private static void select(ToggleGroup group, int at) {
+    if (at >= 0) {
+      group.selectToggle(group.getToggles().get(at));
+    }
+  }
+
+  public ProveState state() {
+    return state;
+  }
+
+  private void tell(String words) {
+    told.setText(words);
+    told.getStyleClass().setAll("label", words.startsWith("✗") ? "fault" : "note");
+  }
+
+  private void show(Shown shown) {
+    showing = true;
+    fill(test, shown.tests(), shown.test());
+    fill(reference, shown.tests(), shown.reference());
+    showing = false;
+    compare.show(shown);
+    setUp.show(shown);
+    lift.show(shown);
+    pictures.show(shown);
+    benchPane.show(shown);
+  }
+
+  private static void fill(
+      ComboBox<BenchTest> box, List<BenchTest> tests, Optional<BenchTest> chosen) {
+    if (!box.getItems().equals(tests)) {
+      box.getItems().setAll(tests);
+    }
+    box.setValue(chosen.orElse(null));
+  }
+
+  /** Begins a test of the seat looked at, set up like the last. */
+  public void newTest() {
+    Shown shown = state.shown().get();
+    boolean found =
+        shown.tests().stream().noneMatch(t -> t.setUp().state().kind() == TestedState.Kind.FOUND);
+    BenchTest next =
+        NextTest.of(
+                session.job(),
+                session.seat().get(),
+                found ? TestedState.AS_FOUND : TestedState.FINISHED,
+                shown.outlook())
+            .withDate(Optional.of(LocalDate.now()));
+    state.edit(book -> book.with(next));
+    state.select(next.id());
+    tabs.selectToggle(tabs.getToggles().get(1));
+    tell("");
+  }
+
+  private void deleteTest() {
+    state.shown().get().test().ifPresent(t -> state.edit(book -> book.without(t.id())));
+  }
+
+  public void importTable() {
+    picker.table().ifPresent(this::importTable);
+  }
+
+  /** Takes up a table; what its columns hold is looked at before anything goes in. */
+  public void importTable(Path file) {
+    try {
+      takeUp(CsvTable.of(Files.readString(file)), file.getFileName().toString());
+    } catch (IOException e) {
+      tell("✗ " + file + " cannot be read: " + e.getMessage());
+    } catch (FileProblem e) {
+      tell("✗ " + file.getFileName() + ": " + e.getMessage());
+    }
+  }
+
+  private void pasteTests() {
+    String text = javafx.scene.input.Clipboard.getSystemClipboard().getString();
+    try {
+      takeUp(CsvTable.of(text == null ? "" : text), "the clipboard");
+    } catch (FileProblem e) {
+      tell("✗ " + e.getMessage());
+    }
+  }
+
+  private void takeUp(CsvTable table, String name) {
+    ImportPane pane =
+        new ImportPane(
+            session,
+            name,
+            table,
+            id -> {
+              state.select(id);
+              tell("Taken in from " + name + ". Its set-up is that of the last test: see to it.");
+              tabs.selectToggle(tabs.getToggles().get(1));
+            },
+            () -> {
+              importing = Optional.empty();
+              view();
+            });
+    importing = Optional.of(pane);
+    tell("");
+    view();
+  }
+
+  public void exportTests() {
+    picker
+        .saveTable()
+        .ifPresent(
+            file -> {
+              try {
+                SafeFile.write(
+                    file, TestExport.csv(session.job()).getBytes(StandardCharsets.UTF_8), false);
+                tell("The tests are in " + file);
+              } catch (FileProblem e) {
+                tell("✗ " + e.getMessage());
+              }
+            });
+  }
+
+  public BenchSession bench() {
+    return bench;
+  }
+}

@@ -1,0 +1,196 @@
+package finebore.desk.session;
+
+import finebore.bench.BenchBook;
+import finebore.bench.BenchTest;
+import finebore.bench.Comparison;
+import finebore.bench.Doubt;
+import finebore.bench.LiftReadings;
+import finebore.job.Job;
+import finebore.job.Port;
+import finebore.study.Outlook;
+import finebore.study.SeatStudy;
+import finebore.study.TestBook;
+import finebore.study.Tested;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.TreeSet;
+import java.util.function.UnaryOperator;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+
+/** Which flow test is looked at and against which, and all that follows from the two. */
+public final class ProveState {
+
+  private final JobSession session;
+  private final ReadOnlyObjectWrapper<Shown> shown = new ReadOnlyObjectWrapper<>();
+  private OptionalInt test = OptionalInt.empty();
+  private OptionalInt reference = OptionalInt.empty();
+  private double liftMm;
+  private boolean visible;
+
+  public ProveState(JobSession session) {
+    this.session = session;
+    session.work().addListener((o, was, is) -> refresh());
+    session
+        .seat()
+        .addListener(
+            (o, was, is) -> {
+              if (was.port() != is.port()) {
+                test = OptionalInt.empty();
+                reference = OptionalInt.empty();
+              }
+            });
+  }
+
+  /**
+   * What the Prove station shows.
+   *
+   * @param tests of the kind of seat looked at, in the order they were made
+   * @param test the one looked at
+   * @param reference the one it is held against
+   * @param liftMm the lift looked at
+   * @param liftsMm the rows: the job's lifts and those of the two tests
+   * @param study the model of the tested seat, at these lifts
+   * @param referenceStudy the same of the reference
+   * @param predicted frozen with the test, or made now where nothing was
+   */
+  public record Shown(
+      Job job,
+      Port port,
+      TestBook book,
+      Outlook outlook,
+      List<BenchTest> tests,
+      Optional<BenchTest> test,
+      Optional<BenchTest> reference,
+      Optional<Comparison> comparison,
+      double liftMm,
+      List<Double> liftsMm,
+      Optional<SeatStudy> study,
+      Optional<SeatStudy> referenceStudy,
+      List<BenchTest.Predicted> predicted,
+      List<Doubt> doubts) {
+
+    /** What is noted at the lift looked at, or nothing yet. */
+    public LiftReadings atLift() {
+      return test.flatMap(t -> t.at(liftMm)).orElseGet(() -> LiftReadings.of(liftMm, List.of()));
+    }
+  }
+
+  public ReadOnlyObjectProperty<Shown> shown() {
+    return shown.getReadOnlyProperty();
+  }
+
+  /** Begins to follow the job: nothing is worked out for a station nobody looks at. */
+  public void setVisible(boolean is) {
+    visible = is;
+    refresh();
+  }
+
+  public void select(int id) {
+    test = OptionalInt.of(id);
+    refresh();
+  }
+
+  public void against(int id) {
+    reference = OptionalInt.of(id);
+    refresh();
+  }
+
+  public void lookAt(double lift) {
+    if (lift != liftMm) {
+      liftMm = lift;
+      refresh();
+    }
+  }
+
+  /** Changes the flow tests of the job. */
+  public void edit(UnaryOperator<BenchBook> change) {
+    session.edit("", job -> job.withBench(change.apply(job.bench())));
+  }
+
+  /** Changes the test looked at. */
+  public void editTest(UnaryOperator<BenchTest> change) {
+    shown
+        .get()
+        .test()
+        .ifPresent(
+            t -> edit(book -> book.test(t.id()).map(o -> book.with(change.apply(o))).orElse(book)));
+  }
+
+  /** Changes what is noted at the lift looked at. */
+  public void editLift(UnaryOperator<LiftReadings> change) {
+    double lift = liftMm;
+    editTest(
+        t -> t.with(change.apply(t.at(lift).orElseGet(() -> LiftReadings.of(lift, List.of())))));
+  }
+
+  private void refresh() {
+    if (visible) {
+      shown.set(now());
+    }
+  }
+
+  private Shown now() {
+    Job job = session.job();
+    Port port = session.seat().get().port();
+    TestBook book = TestBook.of(job);
+    Outlook outlook =
+        session.work().get().job().equals(job)
+            ? session.work().get().outlook()
+            : Outlook.of(job, port);
+    List<BenchTest> tests =
+        job.bench().tests().stream()
+            .filter(t -> t.setUp().direction() == port.direction())
+            .toList();
+    Optional<BenchTest> looked =
+        find(tests, test)
+            .or(() -> tests.isEmpty() ? Optional.empty() : Optional.of(tests.getLast()));
+    Optional<BenchTest> against =
+        find(tests, reference)
+            .or(() -> looked.flatMap(BenchTest::after).flatMap(id -> job.bench().test(id)))
+            .or(() -> tests.stream().findFirst())
+            .filter(r -> looked.isPresent() && r.id() != looked.get().id());
+    TreeSet<Double> lifts = new TreeSet<>(job.test().liftsMm());
+    looked.ifPresent(t -> add(lifts, t));
+    against.ifPresent(t -> add(lifts, t));
+    if (lifts.stream().noneMatch(l -> Math.abs(l - liftMm) < BenchTest.SAME_LIFT_MM)) {
+      liftMm = lifts.first();
+    }
+    List<Double> rows = new ArrayList<>(lifts).subList(0, Math.min(60, lifts.size()));
+    return new Shown(
+        job,
+        port,
+        book,
+        outlook,
+        tests,
+        looked,
+        against,
+        looked.flatMap(t -> against.map(r -> book.compare(r, t))),
+        liftMm,
+        rows,
+        looked.map(t -> Tested.study(job, t.setUp(), rows, outlook.calibration())),
+        against.map(t -> Tested.study(job, t.setUp(), rows, outlook.calibration())),
+        looked
+            .map(
+                t ->
+                    t.predicted().isEmpty()
+                        ? Tested.predict(job, t.setUp(), rows, outlook)
+                        : t.predicted())
+            .orElse(List.of()),
+        looked.map(book::doubts).orElse(List.of()));
+  }
+
+  private static void add(TreeSet<Double> lifts, BenchTest test) {
+    for (LiftReadings lift : test.lifts()) {
+      if (lifts.stream().noneMatch(l -> Math.abs(l - lift.liftMm()) < BenchTest.SAME_LIFT_MM)) {
+        lifts.add(lift.liftMm());
+      }
+    }
+  }
+
+  private static Optional<BenchTest> find(List<BenchTest> tests, OptionalInt id) {
+    return tests.stream().filter(t -> id.isPresent() && t.id() == id.getAsInt()).findFirst();
+  }
+}
