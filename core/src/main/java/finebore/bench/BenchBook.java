@@ -60,18 +60,21 @@ public record BenchBook(List<BenchRange> ranges, List<BenchTest> tests) {
     return tests.stream().filter(t -> t.setUp().direction() == direction).reduce((a, b) -> b);
   }
 
-  /** Whether a test, or a step between it and a reference, tried another valve. */
+  /** Whether the steps that lead from one test to another, either way, tried another valve. */
   boolean valveTried(BenchTest reference, BenchTest test) {
+    return valveTriedSince(reference, test) || valveTriedSince(test, reference);
+  }
+
+  private boolean valveTriedSince(BenchTest first, BenchTest last) {
     List<Integer> passed = new ArrayList<>();
-    Optional<BenchTest> at = Optional.of(test);
-    while (at.isPresent() && at.get().id() != reference.id() && !passed.contains(at.get().id())) {
-      if (at.get().valveIsTheChange()) {
-        return true;
-      }
+    boolean tried = false;
+    Optional<BenchTest> at = Optional.of(last);
+    while (at.isPresent() && at.get().id() != first.id() && !passed.contains(at.get().id())) {
+      tried |= at.get().valveIsTheChange();
       passed.add(at.get().id());
       at = at.get().after().flatMap(this::test);
     }
-    return false;
+    return tried && at.isPresent() && at.get().id() == first.id();
   }
 
   /** With a test put in the place of the one with its id, or behind the others. */

@@ -35,23 +35,33 @@ final class UnknownFields {
           carry(source.get(match), target.get(k));
         }
       }
-      for (int k = 0; k < Math.min(target.size(), source.size()); k++) {
-        if (!done[k] && !taken[k] && sameKind(source.get(k), target.get(k))) {
-          carry(source.get(k), target.get(k));
+      for (int k = 0; k < target.size(); k++) {
+        int place = samePlace(source, target.get(k), k);
+        if (!done[k] && place >= 0 && !taken[place] && sameKind(source.get(place), target.get(k))) {
+          carry(source.get(place), target.get(k));
         }
       }
     }
   }
 
-  /** Operations of another kind, and things with another id, hand nothing on. */
-  private static boolean sameKind(JsonNode old, JsonNode written) {
-    for (String field : new String[] {"operation", "id"}) {
-      JsonNode kind = written.get(field);
-      if (kind != null && !kind.equals(old.get(field))) {
-        return false;
+  /** Where what has changed stood before: by its id where it has one, otherwise at its place. */
+  private static int samePlace(ArrayNode source, JsonNode written, int place) {
+    JsonNode id = written.get("id");
+    if (id == null) {
+      return place < source.size() ? place : -1;
+    }
+    for (int k = 0; k < source.size(); k++) {
+      if (id.equals(source.get(k).get("id"))) {
+        return k;
       }
     }
-    return true;
+    return -1;
+  }
+
+  /** Operations differ in their fields: one of another kind hands nothing on. */
+  private static boolean sameKind(JsonNode old, JsonNode written) {
+    JsonNode kind = written.get("operation");
+    return kind == null || kind.equals(old.get("operation"));
   }
 
   private static int matching(ArrayNode source, boolean[] taken, JsonNode wanted, int place) {

@@ -151,7 +151,7 @@ class JobFileTest {
   void unknownFieldsSurviveEditing() throws FileProblem {
     String text =
         demoText()
-            .replaceFirst("\"version\" : 2,", "\"version\" : 2, \"shop\" : {\"bench\" : 7},")
+            .replaceFirst("\"version\" : 3,", "\"version\" : 3, \"shop\" : {\"bench\" : 7},")
             .replaceFirst("\"purpose\"", "\"customerColour\" : \"blue\", \"purpose\"")
             .replaceFirst("\"angleDeg\" : 60.0,", "\"angleDeg\" : 60.0, \"cutter\" : \"six\",");
     JobDocument document = JobFile.parse(text, "x");
@@ -181,8 +181,8 @@ class JobFileTest {
         "\"widthMm\" : 0.6|\"widthMm\" : -1|at job.intake.found.seat.cuts[0]: cut width must be 0 to 50 mm, was -1",
         "\"notes\"|\"remarks\"|at job.notes: expected a text, found missing",
         "\"format\" : \"finebore-job\"|\"format\" : \"other\"|is not a Fine Bore job: at format",
-        "\"version\" : 2|\"version\" : 99|was written by a newer Fine Bore: at version: expected at most 2, found 99",
-        "\"version\" : 2|\"version\" : 0|at version: expected 1 to 2, found 0",
+        "\"version\" : 3|\"version\" : 99|was written by a newer Fine Bore: at version: expected at most 3, found 99",
+        "\"version\" : 3|\"version\" : 0|at version: expected 1 to 3, found 0",
       })
   void namesThePlaceOfWhatIsWrong(String from, String to, String message) {
     String text =

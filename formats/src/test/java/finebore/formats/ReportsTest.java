@@ -51,8 +51,12 @@ class ReportsTest {
         .contains("CHANGE AGAINST FOUND")
         .contains("WHERE THE AIR IS HELD UP")
         .contains("FINDINGS")
-        .contains("not calibrated: trust the change, not the figure")
+        .contains("calibrated on test 1")
         .contains("would mend it: back cut 30°");
+    Job untested = DEMO.withBench(finebore.bench.BenchBook.EMPTY);
+    assertThat(new StudyReport(untested, Port.INTAKE, State.PLANNED).text())
+        .contains("not calibrated: trust the change, not the figure")
+        .contains("about 2.0 % of the flow at low");
     String inch =
         new StudyReport(DEMO.withUnits(UnitSystem.INCH), Port.INTAKE, State.PLANNED).text();
     assertThat(inch).contains("0.049 in").contains("28 inH2O").contains("cfm");

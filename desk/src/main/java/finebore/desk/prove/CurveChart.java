@@ -454,7 +454,7 @@ final class CurveChart extends DrawnRegion {
           text(
               words.toString(),
               x(p.lift()),
-              y(p.value()) + size() * 1.1,
+              y(p.value()) - size() * (mode == Mode.GAIN ? 2 : 1.1),
               colours.text(),
               TextAlignment.CENTER,
               false);
