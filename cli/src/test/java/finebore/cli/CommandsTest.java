@@ -106,4 +106,61 @@ class CommandsTest {
     Files.writeString(job, Files.readString(job).substring(0, 200));
     failsWithOneLine("damaged or cut short at line", "study", job.toString());
   }
+
+  @Test
+  void comparesTwoFlowTests() {
+    assertThat(run("bench", job.toString(), "--compare", "1", "2")).isZero();
+    assertThat(out.toString()).contains("\"I1 throat opened\"", "low lift", "gain");
+    out.getBuffer().setLength(0);
+    assertThat(run("bench", job.toString(), "--compare", "E1 finished", "8", "--format", "json"))
+        .isZero();
+    assertThat(out.toString()).contains("\"ranked\" : false");
+    out.getBuffer().setLength(0);
+    assertThat(run("bench", job.toString())).isZero();
+    assertThat(out.toString()).startsWith("test,seat,direction,state,date,lift (mm),repeat,");
+    assertThat(run("bench", job.toString(), "--compare", "1", "99")).isEqualTo(1);
+    assertThat(err.toString()).contains("the job has no test \"99\"; it has 1 \"I1 as found\"");
+  }
+
+  @Test
+  void importsFlowTestsAndListsWhatItRejects() throws IOException {
+    Path table = folder.resolve("notebook.csv");
+    Files.writeString(table, "lift (in);flow (cfm)\n0,1;44,8\n0,2;x\n0,3;120\n");
+    assertThat(
+            run("import", job.toString(), table.toString(), "--seat", "E3", "--state", "finished"))
+        .isZero();
+    assertThat(out.toString())
+        .contains("took \"notebook\": 2 lifts")
+        .contains("row 3 rejected: flow: expected a number, found \"x\" [0,2 | x]");
+    assertThat(Files.readString(job)).contains("\"notebook\"", "\"seat\" : \"E3\"");
+    assertThat(job.resolveSibling("skarn.finebore.json.bak")).exists();
+    out.getBuffer().setLength(0);
+    assertThat(run("bench", job.toString(), "--compare", "7", "notebook")).isZero();
+    assertThat(out.toString()).contains("\"notebook\" (E3, finished)");
+  }
+
+  @Test
+  void asksWhatAColumnHolds() throws IOException {
+    Path table = folder.resolve("bare.csv");
+    Files.writeString(table, "A,B\n1,8.5\n2,17\n");
+    assertThat(run("import", job.toString(), table.toString())).isEqualTo(1);
+    assertThat(err.toString())
+        .contains("columns not understood: \"A\", \"B\"", "--column HEADING=ROLE[:UNIT]");
+    assertThat(
+            run(
+                "import",
+                job.toString(),
+                table.toString(),
+                "--column",
+                "A=lift:mm",
+                "--column",
+                "B=flow:l/s"))
+        .isZero();
+    assertThat(out.toString()).contains("took \"bare\": 2 lifts");
+    assertThat(run("import", job.toString(), table.toString(), "--column", "A=lift:cfm"))
+        .isEqualTo(1);
+    assertThat(err.toString()).contains("lift cannot be in \"cfm\"; expected one of mm, in, thou");
+    assertThat(run("import", job.toString(), table.toString(), "--column", "C=lift")).isEqualTo(1);
+    assertThat(err.toString()).contains("the table has no column \"C\"");
+  }
 }

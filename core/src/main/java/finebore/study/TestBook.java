@@ -73,12 +73,17 @@ public record TestBook(Job job, List<ReducedTest> reduced, Map<String, Noise> no
 
   /** Readings of a test to be looked at again. */
   public List<Doubt> doubts(BenchTest test) {
+    return doubts(test, ModelFit.calibrationOf(job, Tested.port(test.setUp().direction())));
+  }
+
+  /** The same, with the port known already. */
+  public List<Doubt> doubts(BenchTest test, Calibration port) {
     ReducedTest own = reduced(test);
     List<Double> lifts = own.lifts().stream().map(ReducedTest.Lift::liftMm).toList();
     if (lifts.isEmpty()) {
       return List.of();
     }
-    return Tested.study(job, test.setUp(), lifts, Calibration.UNCALIBRATED)
+    return Tested.study(job, test.setUp(), lifts, port)
         .curve()
         .map(shape -> Doubt.of(own, shape::flowAt, noise(test)))
         .orElse(List.of());

@@ -17,6 +17,8 @@ class LayersTest {
         .definedBy("finebore.desk..")
         .layer("cli")
         .definedBy("finebore.cli..")
+        .layer("instruments")
+        .definedBy("finebore.instruments..")
         .layer("formats")
         .definedBy("finebore.formats..")
         .layer("core")
@@ -27,12 +29,18 @@ class LayersTest {
             "finebore.valve..",
             "finebore.cutting..",
             "finebore.flow..",
+            "finebore.bench..",
+            "finebore.found..",
+            "finebore.head..",
+            "finebore.suggest..",
             "finebore.practice..",
             "finebore.study..",
             "finebore.job..")
         .whereLayer("desk")
         .mayNotBeAccessedByAnyLayer()
         .whereLayer("cli")
+        .mayOnlyBeAccessedByLayers("desk")
+        .whereLayer("instruments")
         .mayOnlyBeAccessedByLayers("desk")
         .whereLayer("formats")
         .mayOnlyBeAccessedByLayers("desk", "cli")

@@ -132,9 +132,9 @@ final class TestSheet extends VBox implements TestCell.Sheet {
     int most = shown.tests().size() - room;
     first = Math.clamp(first, 0, Math.max(0, most));
     int at = shown.test().map(shown.tests()::indexOf).orElse(0);
-    if (at != lastLookedAt) {
+    if (at != lastLookedAt && room > 0) {
       lastLookedAt = at;
-      first = Math.clamp(first, Math.max(0, at - room + 1), Math.max(0, Math.min(at, most)));
+      first = Math.clamp(first, Math.max(0, at - room + 1), Math.min(at, most));
     }
     return shown.tests().subList(first, first + room);
   }

@@ -179,7 +179,7 @@ public final class ProveState {
                         ? Tested.predict(job, t.setUp(), rows, outlook)
                         : t.predicted())
             .orElse(List.of()),
-        looked.map(book::doubts).orElse(List.of()));
+        looked.map(t -> book.doubts(t, outlook.calibration())).orElse(List.of()));
   }
 
   private static void add(TreeSet<Double> lifts, BenchTest test) {
