@@ -26,7 +26,7 @@ public record Sample(double liftMm, String range, double percent, double depress
   String words() {
     return String.format(
         Locale.ROOT,
-        "lift=%.3f range=%s percent=%.3f depression=%.1f temperature=%.2f pressure=%.0f"
+        "lift=%.4f range=%s percent=%.3f depression=%.1f temperature=%.2f pressure=%.0f"
             + " humidity=%.3f",
         liftMm,
         range,

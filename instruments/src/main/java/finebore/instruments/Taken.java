@@ -2,10 +2,13 @@ package finebore.instruments;
 
 import finebore.bench.Air;
 import finebore.bench.BenchReading;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.ToDoubleFunction;
 
 /**
  * A reading that was taken when the needle had come to rest.
@@ -26,17 +29,18 @@ public record Taken(
         liftMm,
         repeat,
         last.range(),
-        mean(samples, Sample::percent),
-        mean(samples, Sample::depressionPa),
+        mean(samples, Sample::percent, 3),
+        mean(samples, Sample::depressionPa, 1),
         new Air(
-            mean(samples, s -> s.air().temperatureC()),
-            mean(samples, s -> s.air().pressurePa()),
-            mean(samples, s -> s.air().humidity())));
+            mean(samples, s -> s.air().temperatureC(), 2),
+            mean(samples, s -> s.air().pressurePa(), 0),
+            mean(samples, s -> s.air().humidity(), 3)));
   }
 
-  private static double mean(
-      List<Sample> samples, java.util.function.ToDoubleFunction<Sample> figure) {
-    return samples.stream().mapToDouble(figure).average().orElseThrow();
+  /** To the digits that the journal keeps, so that a reading comes back from it as it was. */
+  private static double mean(List<Sample> samples, ToDoubleFunction<Sample> figure, int digits) {
+    double mean = samples.stream().mapToDouble(figure).average().orElseThrow();
+    return BigDecimal.valueOf(mean).setScale(digits, RoundingMode.HALF_EVEN).doubleValue();
   }
 
   /** As a reading of a test. */
