@@ -106,9 +106,7 @@ public record Comparison(
       BenchBook book) {
     List<SetUpDifference> differences =
         SetUpDifference.between(
-            reference.test(),
-            test.test(),
-            test.test().valveIsTheChange() || book.valveTried(reference.test(), test.test()));
+            reference.test(), test.test(), () -> book.valveTried(reference.test(), test.test()));
     boolean ranked = differences.stream().noneMatch(SetUpDifference::spoils);
     List<Line> lines = new ArrayList<>();
     Map<Band, List<Line>> byBand = new EnumMap<>(Band.class);

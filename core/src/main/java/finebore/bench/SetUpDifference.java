@@ -8,6 +8,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.BooleanSupplier;
 
 /**
  * One thing that was not the same on the bench.
@@ -47,16 +48,17 @@ public record SetUpDifference(Item item, BenchTest reference, BenchTest test, bo
 
   /** Differences between two tests, those that spoil a ranking first. */
   public static List<SetUpDifference> between(BenchTest reference, BenchTest test) {
-    return between(reference, test, test.valveIsTheChange());
+    return between(reference, test, () -> false);
   }
 
   /**
    * The same.
    *
-   * @param valveTried whether another valve is what was tried, in this step or one since the
-   *     reference
+   * @param valveTried whether another valve is what was tried in a step between the two; only asked
+   *     where the valves differ
    */
-  static List<SetUpDifference> between(BenchTest reference, BenchTest test, boolean valveTried) {
+  static List<SetUpDifference> between(
+      BenchTest reference, BenchTest test, BooleanSupplier valveTried) {
     SetUp a = reference.setUp();
     SetUp b = test.setUp();
     List<SetUpDifference> found = new ArrayList<>();
@@ -68,7 +70,13 @@ public record SetUpDifference(Item item, BenchTest reference, BenchTest test, bo
     boolean otherValve =
         Math.abs(a.valve().headDiameterMm() - b.valve().headDiameterMm()) > SAME_MM
             || !a.valve().name().equals(b.valve().name());
-    add(found, Item.VALVE, otherValve, !valveTried, reference, test);
+    add(
+        found,
+        Item.VALVE,
+        otherValve,
+        otherValve && !test.valveIsTheChange() && !valveTried.getAsBoolean(),
+        reference,
+        test);
     add(
         found,
         Item.DEPRESSION,

@@ -19,24 +19,27 @@ import java.util.Map;
  * All flow tests of a job brought to its depression, and the noise of each bench.
  *
  * @param job whose
- * @param reduced each test by its id, in the order they were made
+ * @param reduced each test by its id
  * @param noises by the bench's name
  */
-public record TestBook(Job job, List<ReducedTest> reduced, Map<String, Noise> noises) {
+public record TestBook(Job job, Map<Integer, ReducedTest> reduced, Map<String, Noise> noises) {
 
   public TestBook {
-    reduced = List.copyOf(reduced);
+    reduced = Map.copyOf(reduced);
     noises = Map.copyOf(noises);
   }
 
   public static TestBook of(Job job) {
-    List<ReducedTest> reduced =
-        job.bench().tests().stream()
-            .map(t -> ReducedTest.of(t, job.bench(), job.test().depressionPa()))
-            .toList();
+    Map<Integer, ReducedTest> reduced = new HashMap<>();
+    job.bench()
+        .tests()
+        .forEach(
+            t -> reduced.put(t.id(), ReducedTest.of(t, job.bench(), job.test().depressionPa())));
     Map<String, List<ReducedTest>> benches = new HashMap<>();
-    reduced.forEach(
-        r -> benches.computeIfAbsent(r.test().setUp().bench(), b -> new ArrayList<>()).add(r));
+    reduced
+        .values()
+        .forEach(
+            r -> benches.computeIfAbsent(r.test().setUp().bench(), b -> new ArrayList<>()).add(r));
     Map<String, Noise> noises = new HashMap<>();
     benches.forEach((bench, tests) -> noises.put(bench, Noise.of(tests)));
     return new TestBook(job, reduced, noises);
@@ -44,11 +47,11 @@ public record TestBook(Job job, List<ReducedTest> reduced, Map<String, Noise> no
 
   /** A test brought to the job's depression. */
   public ReducedTest reduced(BenchTest test) {
-    return reduced.stream()
-        .filter(r -> r.test().id() == test.id())
-        .findFirst()
-        .orElseThrow(
-            () -> new IllegalArgumentException("the job has no test \"" + test.name() + "\""));
+    ReducedTest found = reduced.get(test.id());
+    if (found == null) {
+      throw new IllegalArgumentException("the job has no test \"" + test.name() + "\"");
+    }
+    return found;
   }
 
   /** The noise of the bench a test was made on. */
