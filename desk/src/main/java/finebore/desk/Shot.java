@@ -127,9 +127,9 @@ final class Shot {
   /** A bench is worth a picture while it runs. */
   private static void snapAtWork(MainWindow window, CompletableFuture<WritableImage> picture) {
     window.prove().newTest();
-    window.prove().bench().setPace(wait -> Thread.sleep(5));
+    window.prove().bench().setPace(wait -> Thread.sleep(4));
     window.prove().state().shown().get().test().ifPresent(t -> window.prove().bench().run(t, 1));
-    PauseTransition wait = new PauseTransition(Duration.millis(1100));
+    PauseTransition wait = new PauseTransition(Duration.millis(1700));
     wait.setOnFinished(
         e -> {
           picture.complete(window.scene().snapshot(null));

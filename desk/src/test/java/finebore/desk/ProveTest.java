@@ -245,7 +245,13 @@ class ProveTest {
     BenchTest fresh = newTest();
     choose("#view-bench");
     assertThat(words("#checklist")).contains("✓ bore fixture: 81.00 mm", "✓ exhaust pipe: none");
-    assertThat(desk.<Button>lookup("#bench-start").query().isDisabled()).isFalse();
+    assertThat(desk.text("#bench-start")).isEqualTo("Start the run");
+    assertThat(desk.text("#bench-recheck"))
+        .contains("recheck range 1: its last check is of 2026-03-02");
+    press("#bench-plates");
+    await(() -> desk.window.prove().bench().status().get().phase() == Phase.IDLE);
+    assertThat(desk.text("#bench-says")).isEqualTo("The ranges are checked.");
+    assertThat(job().bench().range("3").orElseThrow().checks()).hasSize(2);
     press("#bench-start");
     await(() -> desk.window.prove().bench().status().get().phase() == Phase.IDLE);
     assertThat(desk.text("#bench-says")).isEqualTo("Done: 27 readings taken.");
@@ -253,7 +259,7 @@ class ProveTest {
     assertThat(read.lifts()).hasSize(13).allMatch(l -> l.readings().size() == 2);
     assertThat(read.setUp().leakageM3s().orElseThrow()).isBetween(1e-5, 1e-3);
     assertThat(read.air()).isPresent();
-    assertThat(desk.text("#bench-start")).isEqualTo("Start the run");
+    assertThat(desk.text("#bench-start")).isEqualTo("Read all again");
     choose("#view-table");
     choose("#tab-comparison");
     assertThat(words("#compare-pane"))

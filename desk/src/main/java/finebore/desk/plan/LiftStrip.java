@@ -206,7 +206,9 @@ public final class LiftStrip extends DrawnRegion {
               .map(b -> UnitSystem.fixed(100 * work.outlook().spread().of(b), 1))
               .distinct()
               .toList();
-      return String.join(" / ", figures).replace(".0", "");
+      return figures.size() == 1
+          ? figures.getFirst().replace(".0", "")
+          : String.join(" / ", figures);
     }
 
     private double shown(double m3s) {

@@ -16,12 +16,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import javafx.scene.control.Button;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
@@ -48,6 +50,7 @@ final class BenchPane extends BorderPane {
   private final Label title = new Label();
   private final Label says = new Label();
   private final Label ranges = new Label();
+  private final Label recheck = new Label();
   private final GridPane taken = new GridPane();
 
   BenchPane(
@@ -98,13 +101,19 @@ final class BenchPane extends BorderPane {
     ranges.getStyleClass().addAll("small", "muted");
     ranges.setWrapText(true);
     ranges.setMinHeight(Region.USE_PREF_SIZE);
+    recheck.setId("bench-recheck");
+    recheck.getStyleClass().add("caution");
+    recheck.setWrapText(true);
+    recheck.setMinHeight(Region.USE_PREF_SIZE);
+    recheck.managedProperty().bind(recheck.textProperty().isNotEmpty());
+    start.setTooltip(new Tooltip("What was read before stays, as repeats"));
     GridPane settings = new GridPane();
     settings.setHgap(8);
     settings.setVgap(4);
     settings.addRow(0, small("Bench"), which);
     settings.addRow(1, small("Read each lift"), repeats);
     FlowPane buttons = new FlowPane(8, 6, start, resume, stop, plates, faults);
-    VBox left = new VBox(10, title, checklist, settings, buttons, says, ranges);
+    VBox left = new VBox(10, title, checklist, settings, buttons, says, recheck, ranges);
     left.getStyleClass().add("column");
     ScrollPane scroll = new ScrollPane(left);
     scroll.setFitToWidth(true);
@@ -123,7 +132,15 @@ final class BenchPane extends BorderPane {
     right.getStyleClass().addAll("column", "right-column");
     right.setPrefWidth(300);
     setRight(right);
-    bench.status().addListener((o, was, is) -> status(is));
+    bench
+        .status()
+        .addListener(
+            (o, was, is) -> {
+              status(is);
+              if (!lift(is).equals(lift(was)) && state.shown().get() != null) {
+                readings(state.shown().get());
+              }
+            });
     status(bench.status().get());
   }
 
@@ -151,6 +168,10 @@ final class BenchPane extends BorderPane {
     which.getSelectionModel().select(names.contains(chosen) ? chosen : SIMULATED);
   }
 
+  private static Optional<Double> lift(Status status) {
+    return status.phase() == Phase.RUNNING ? status.sample().map(Sample::liftMm) : Optional.empty();
+  }
+
   private void status(Status now) {
     says.setText(now.words());
     finebore.desk.controls.Styles.state(
@@ -164,8 +185,9 @@ final class BenchPane extends BorderPane {
     boolean test = shown != null && shown.test().isPresent();
     Optional<RunJournal.Contents> kept =
         test && idle ? bench.unfinished(shown.test().get()) : Optional.empty();
+    boolean hasReadings = test && !shown.test().get().lifts().isEmpty();
     start.setDisable(!idle || !test || !checklist.isAnswered());
-    start.setText(kept.isPresent() ? "Start anew" : "Start the run");
+    start.setText(hasReadings ? "Read all again" : "Start the run");
     resume.setVisible(kept.isPresent());
     resume.setManaged(kept.isPresent());
     kept.ifPresent(k -> resume.setText("Go on (" + k.taken().size() + " readings kept)"));
@@ -209,8 +231,23 @@ final class BenchPane extends BorderPane {
                                     + ", checked "
                                     + r.checks().getLast().date())
                         .toList()));
+    rechecks(shown);
     readings(shown);
     enable();
+  }
+
+  /** Ranges that ask for their check plates before this test. */
+  private void rechecks(Shown shown) {
+    recheck.setText(
+        shown
+            .test()
+            .map(
+                t ->
+                    shown.job().bench().ranges().stream()
+                        .flatMap(r -> r.recheck(t.date(), t.air()).stream())
+                        .map(w -> "! " + w)
+                        .collect(Collectors.joining("\n")))
+            .orElse(""));
   }
 
   private void readings(Shown shown) {
@@ -219,10 +256,7 @@ final class BenchPane extends BorderPane {
       return;
     }
     BenchTest test = shown.test().get();
-    double now =
-        bench.status().get().phase() == Phase.RUNNING
-            ? bench.status().get().sample().map(Sample::liftMm).orElse(-1.0)
-            : -1.0;
+    double now = lift(bench.status().get()).orElse(-1.0);
     int row = 0;
     for (double lift : shown.liftsMm()) {
       Label height = new Label(shown.job().units().shortLength(lift));

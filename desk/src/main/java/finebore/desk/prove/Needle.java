@@ -79,7 +79,7 @@ final class Needle extends DrawnRegion {
     status.sample().ifPresent(s -> hand(g, colours, cx, cy, radius, s.percent()));
     settle(g, colours, cx, cy, radius, status);
     figures(g, colours, cx, cy + radius * 0.6 + size() * 2.6, status.sample());
-    traced(g, colours, cy + radius * 0.6 + size() * 8.4, w, h);
+    traced(g, colours, cy + radius * 0.6 + size() * 9.6, w, h);
     if (isFocused()) {
       g.setStroke(colours.blue());
       g.setLineWidth(2);
