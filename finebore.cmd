@@ -25,7 +25,7 @@ if "%~1"=="test" (
 )
 
 set "FRESH="
-if exist "%STAMP%" for /f %%N in ('powershell -NoProfile -Command "$t=(Get-Item -LiteralPath '%STAMP%').LastWriteTime; @(Get-ChildItem -Recurse -File '%HERE%core\src\main','%HERE%formats\src\main','%HERE%cli\src\main','%HERE%desk\src\main','%HERE%pom.xml' | Where-Object LastWriteTime -gt $t).Count"') do if "%%N"=="0" set "FRESH=1"
+if exist "%STAMP%" for /f %%N in ('powershell -NoProfile -Command "$t=(Get-Item -LiteralPath '%STAMP%').LastWriteTime; @(Get-ChildItem -Recurse -File '%HERE%core\src\main','%HERE%formats\src\main','%HERE%instruments\src\main','%HERE%cli\src\main','%HERE%desk\src\main','%HERE%pom.xml' | Where-Object LastWriteTime -gt $t).Count"') do if "%%N"=="0" set "FRESH=1"
 if not defined FRESH (
   where mvn >nul 2>nul || (echo finebore: needs Apache Maven 3.8 or newer and found no mvn in the PATH. 1>&2 & exit /b 3)
   echo finebore: building, which takes a minute the first time ... 1>&2
@@ -42,7 +42,7 @@ if "%~1"=="open" goto desk
 exit /b %ERRORLEVEL%
 
 :desk
-"%JAVA_HOME%\bin\java" --enable-native-access=javafx.graphics %HEADLESS% --module-path "%APP%" -m finebore.desk/finebore.desk.Main %*
+"%JAVA_HOME%\bin\java" --enable-native-access=javafx.graphics,com.fazecast.jSerialComm %HEADLESS% --module-path "%APP%" -m finebore.desk/finebore.desk.Main %*
 exit /b %ERRORLEVEL%
 
 :try
@@ -57,6 +57,8 @@ echo Fine Bore: plans valve seats and what they do to flow.
 echo   finebore demo [--shot OUT.png]
 echo   finebore open [FILE]
 echo   finebore study FILE [--group intake^|exhaust] [--plan found^|planned] [--format text^|csv^|json]
+echo   finebore bench FILE [--compare A B] [--format text^|csv^|json]
+echo   finebore import FILE TEST.csv [--seat I1] [--state found^|finished^|blended]
 echo   finebore cutsheet FILE -o OUT.csv^|OUT.txt
 echo   finebore example FILE
 echo   finebore test
