@@ -1,5 +1,7 @@
 package finebore.bench;
 
+import finebore.flow.Bands;
+import finebore.flow.Bands.Band;
 import finebore.flow.CamLift;
 import finebore.flow.FlowCurve;
 import finebore.flow.TestConditions;
@@ -134,6 +136,15 @@ public record ReducedTest(
   /** Mean over all lifts, m3/s. */
   public OptionalDouble meanM3s() {
     return lifts.stream().mapToDouble(Lift::meanM3s).average();
+  }
+
+  /** Mean over the lifts of a band, m3/s; empty when it has none. */
+  public OptionalDouble meanM3s(Band band, Bands bands) {
+    double head = test.setUp().valve().headDiameterMm();
+    return lifts.stream()
+        .filter(l -> bands.of(l.liftMm(), head) == band)
+        .mapToDouble(Lift::meanM3s)
+        .average();
   }
 
   /** Mean over a cam's opening, m3/s; empty when the test stops short of the cam's lift. */

@@ -320,6 +320,8 @@ class BenchTestTest {
     assertThat(reduced(test(2, 0.75, 0)).ratioTo(intake, 4).orElseThrow())
         .isCloseTo(0.75, within(1e-9));
     assertThat(intake.ratioTo(intake, 5)).isEmpty();
+    assertThat(intake.meanM3s(Band.LOW, Bands.USUAL).orElseThrow())
+        .isCloseTo((0.02 + 0.0385) / 2, within(1e-12));
     assertThat(intake.camMeanM3s(new CamLift(12, 270))).isEmpty();
     assertThat(intake.flowAt(5)).isCloseTo(0.04575, within(1e-12));
   }

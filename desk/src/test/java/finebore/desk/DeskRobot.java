@@ -16,6 +16,7 @@ import java.util.concurrent.FutureTask;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.canvas.Canvas;
+import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
 import javafx.scene.image.PixelReader;
@@ -163,6 +164,27 @@ final class DeskRobot extends FxRobot {
         });
   }
 
+  /** All text under a node. */
+  String words(String id) {
+    return onFx(
+        () -> {
+          StringBuilder all = new StringBuilder();
+          lookup(id + " .label")
+              .queryAllAs(Labeled.class)
+              .forEach(l -> all.append(l.getText()).append('\n'));
+          return all.toString();
+        });
+  }
+
+  /** The id of what has the keyboard. */
+  String focused() {
+    return onFx(() -> window.scene().getFocusOwner().getId());
+  }
+
+  void press(String button) {
+    runFx(() -> ((Button) lookup(button).query()).fire());
+  }
+
   /** Types over a field's content and presses Enter. */
   void enter(String field, String typed) {
     TextField text = lookup("#" + field + "-text").query();
@@ -178,13 +200,6 @@ final class DeskRobot extends FxRobot {
 
   /** All findings as shown, one text. */
   String findings() {
-    return onFx(
-        () -> {
-          StringBuilder all = new StringBuilder();
-          lookup("#findings .label")
-              .queryAllAs(Labeled.class)
-              .forEach(l -> all.append(l.getText()).append('\n'));
-          return all.toString();
-        });
+    return words("#findings");
   }
 }

@@ -23,7 +23,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.Clipboard;
@@ -64,10 +63,6 @@ class ProveTest {
     assertThat(desk.isShown("#prove-station")).isTrue();
   }
 
-  private void press(String id) {
-    desk.runFx(() -> ((Button) desk.lookup(id).query()).fire());
-  }
-
   private void choose(String toggle) {
     desk.runFx(() -> ((ToggleButton) desk.lookup(toggle).query()).setSelected(true));
     desk.settle();
@@ -79,21 +74,6 @@ class ProveTest {
 
   private void focus(TextField cell) {
     desk.runFx(cell::requestFocus);
-  }
-
-  private String focused() {
-    return desk.onFx(() -> desk.window.scene().getFocusOwner().getId());
-  }
-
-  private String words(String id) {
-    return desk.onFx(
-        () -> {
-          StringBuilder all = new StringBuilder();
-          desk.lookup(id + " .label")
-              .queryAllAs(Labeled.class)
-              .forEach(l -> all.append(l.getText()).append('\n'));
-          return all.toString();
-        });
   }
 
   private void await(java.util.concurrent.Callable<Boolean> condition) throws TimeoutException {
@@ -136,11 +116,11 @@ class ProveTest {
         .isCloseTo(Unit.CFM.toBase(48), within(1e-12));
     assertThat(typed.at(3).orElseThrow().readings().getFirst())
         .isEqualTo(BenchReading.percent(61.5, "3"));
-    assertThat(focused()).isEqualTo("test-" + fresh.id() + "-4000");
+    assertThat(desk.focused()).isEqualTo("test-" + fresh.id() + "-4000");
     desk.type(KeyCode.UP);
-    assertThat(focused()).isEqualTo("test-" + fresh.id() + "-3000");
+    assertThat(desk.focused()).isEqualTo("test-" + fresh.id() + "-3000");
     desk.type(KeyCode.LEFT);
-    assertThat(focused()).isEqualTo("test-5-3000");
+    assertThat(desk.focused()).isEqualTo("test-5-3000");
     assertThat(desk.text("#test-5-3000")).contains("% 3");
     desk.type(KeyCode.RIGHT);
     assertThat(desk.text("#test-5-3000")).isEqualTo(flow(5, 3));
@@ -171,7 +151,7 @@ class ProveTest {
     assertThat(desk.text("#prove-message"))
         .contains("cannot read \"lots\"; expected a flow such as 120 cfm or 56.6 l/s");
     assertThat(cell.getText()).isEqualTo("lots");
-    assertThat(focused()).isEqualTo(cell.getId());
+    assertThat(desk.focused()).isEqualTo(cell.getId());
     assertThat(job().bench().tests().getLast().lifts()).isEmpty();
     desk.type(KeyCode.ESCAPE);
     assertThat(cell.getText()).isEmpty();
@@ -218,9 +198,9 @@ class ProveTest {
     assertThat(desk.text("#import-outcome"))
         .contains("2 readings in 1 test; 2 rows will not be taken");
     desk.runFx(() -> this.<String>box("#import-unit-1").getSelectionModel().select("l/s"));
-    assertThat(words("#import-rejected"))
+    assertThat(desk.words("#import-rejected"))
         .contains("row 3: lift: expected a number, found \"two\"", "row 5: no reading in this row");
-    press("#import-take");
+    desk.press("#import-take");
     BenchTest taken = job().bench().tests().getLast();
     assertThat(taken.name()).isEqualTo("notebook");
     assertThat(taken.lifts()).hasSize(2);
@@ -229,6 +209,22 @@ class ProveTest {
     assertThat(taken.at(3).orElseThrow().noisy()).isTrue();
     assertThat(desk.isShown("#import-pane")).isFalse();
     assertThat(desk.text("#prove-message")).contains("Taken in from notebook.csv");
+  }
+
+  @Test
+  void aTableLetFallOnTheWindowIsTakenUp() throws IOException {
+    Path table = home.resolve("fallen.csv");
+    Files.writeString(table, "lift (mm),flow (l/s)\n1,8.5\n2,16.9\n");
+    desk.runFx(() -> desk.window.takeFile(table));
+    assertThat(desk.isShown("#import-pane")).isTrue();
+    assertThat(desk.text("#import-outcome"))
+        .isEqualTo("2 readings in 1 test; every row can be taken.");
+    desk.press("#import-leave");
+    assertThat(job().bench().tests()).hasSize(8);
+    Path empty = home.resolve("empty.csv");
+    Files.writeString(empty, "\n");
+    desk.runFx(() -> desk.window.takeFile(empty));
+    assertThat(desk.text("#prove-message")).contains("empty.csv: the table is empty");
   }
 
   private <T> ChoiceBox<T> box(String id) {
@@ -244,15 +240,16 @@ class ProveTest {
     prove();
     BenchTest fresh = newTest();
     choose("#view-bench");
-    assertThat(words("#checklist")).contains("✓ bore fixture: 81.00 mm", "✓ exhaust pipe: none");
+    assertThat(desk.words("#checklist"))
+        .contains("✓ bore fixture: 81.00 mm", "✓ exhaust pipe: none");
     assertThat(desk.text("#bench-start")).isEqualTo("Start the run");
     assertThat(desk.text("#bench-recheck"))
         .contains("recheck range 1: its last check is of 2026-03-02");
-    press("#bench-plates");
+    desk.press("#bench-plates");
     await(() -> desk.window.prove().bench().status().get().phase() == Phase.IDLE);
     assertThat(desk.text("#bench-says")).isEqualTo("The ranges are checked.");
     assertThat(job().bench().range("3").orElseThrow().checks()).hasSize(2);
-    press("#bench-start");
+    desk.press("#bench-start");
     await(() -> desk.window.prove().bench().status().get().phase() == Phase.IDLE);
     assertThat(desk.text("#bench-says")).isEqualTo("Done: 27 readings taken.");
     BenchTest read = job().bench().test(fresh.id()).orElseThrow();
@@ -262,8 +259,9 @@ class ProveTest {
     assertThat(desk.text("#bench-start")).isEqualTo("Read all again");
     choose("#view-table");
     choose("#tab-comparison");
-    assertThat(words("#compare-pane"))
-        .contains("9 I1 finished  against  5 I1 blended", "One reading scatters by");
+    assertThat(desk.words("#compare-pane"))
+        .contains("9 I1 finished  against  5 I1 blended", "One reading scatters by")
+        .contains("Mean flow: low ", "over the cam", "calibrated on test 1: port loss 0.7");
     assertThat(desk.text("#mark-" + fresh.id() + "-6000")).matches("[-+]?\\d\\.\\d [▲▼≈]");
     assertThat(desk.session.canUndo().get()).isTrue();
   }
@@ -274,7 +272,7 @@ class ProveTest {
     BenchTest fresh = newTest();
     choose("#view-bench");
     desk.window.prove().bench().setPace(wait -> Thread.sleep(5));
-    press("#bench-start");
+    desk.press("#bench-start");
     await(() -> desk.window.prove().bench().status().get().taken() > 2);
     desk.runFx(
         () -> {
@@ -283,7 +281,7 @@ class ProveTest {
           }
         });
     await(() -> desk.window.prove().bench().status().get().taken() > 5);
-    press("#bench-stop");
+    desk.press("#bench-stop");
     await(() -> desk.window.prove().bench().status().get().phase() == Phase.IDLE);
     assertThat(desk.text("#bench-says")).contains("Stopped. What was read is kept");
     int kept =
@@ -292,7 +290,7 @@ class ProveTest {
             .sum();
     assertThat(kept).isGreaterThanOrEqualTo(5);
     assertThat(desk.text("#bench-resume")).matches("Go on \\(\\d+ readings kept\\)");
-    press("#bench-resume");
+    desk.press("#bench-resume");
     await(() -> desk.window.prove().bench().status().get().phase() == Phase.IDLE);
     assertThat(job().bench().test(fresh.id()).orElseThrow().lifts())
         .hasSize(13)
@@ -309,7 +307,7 @@ class ProveTest {
     choose("#view-bench");
     Button start = desk.lookup("#bench-start").query();
     assertThat(start.isDisabled()).isTrue();
-    assertThat(words("#checklist")).contains("With this the two will not be ranked.");
+    assertThat(desk.words("#checklist")).contains("With this the two will not be ranked.");
     desk.runFx(() -> ((CheckBox) desk.lookup("#yes-bore").query()).fire());
     assertThat(start.isDisabled()).isTrue();
     desk.runFx(() -> ((CheckBox) desk.lookup("#yes-valve").query()).fire());
@@ -321,7 +319,7 @@ class ProveTest {
   void testsThatMayNotBeRankedAreNot() {
     desk.runFx(() -> desk.session.select(job().engine().seats().get(1)));
     prove();
-    assertThat(words("#compare-pane"))
+    assertThat(desk.words("#compare-pane"))
         .contains("8 E1 with pipe  against  7 E1 finished", "✗ exhaust pipe: none, then 36.00 mm")
         .contains("Not ranked", "Exhaust of intake (I1 blended)");
     assertThat(desk.text("#mark-8-6000")).endsWith("?");
@@ -330,9 +328,9 @@ class ProveTest {
           ComboBox<BenchTest> box = desk.lookup("#prove-reference").query();
           box.setValue(test(6));
         });
-    assertThat(words("#compare-pane")).contains("against  6 E1 as found", "Not ranked");
+    assertThat(desk.words("#compare-pane")).contains("against  6 E1 as found", "Not ranked");
     desk.runFx(() -> desk.window.prove().state().select(7));
-    assertThat(words("#compare-pane")).doesNotContain("Not ranked").contains("low +");
+    assertThat(desk.words("#compare-pane")).doesNotContain("Not ranked").contains("low +");
   }
 
   @Test
@@ -342,17 +340,17 @@ class ProveTest {
     desk.enter("field-exhaust-pipe", "1.5 in x 10 in");
     assertThat(test(5).setUp().pipe().orElseThrow().diameterMm()).isCloseTo(38.1, within(1e-9));
     desk.enter("field-exhaust-pipe", "round");
-    assertThat(words("#field-exhaust-pipe"))
+    assertThat(desk.words("#field-exhaust-pipe"))
         .contains("cannot read \"round\"; expected diameter x length");
     assertThat(test(5).setUp().pipe()).isPresent();
     desk.enter("field-date", "yesterday");
-    assertThat(words("#field-date")).contains("expected a day such as 2026-03-14");
+    assertThat(desk.words("#field-date")).contains("expected a day such as 2026-03-14");
     desk.enter("field-date", "2026-04-01");
     assertThat(test(5).date().orElseThrow().toString()).isEqualTo("2026-04-01");
     desk.enter("field-air-temperature", "72 F");
     assertThat(test(5).air().orElseThrow().temperatureC()).isCloseTo(22.2222, within(1e-3));
     desk.enter("field-humidity", "400");
-    assertThat(words("#field-humidity")).contains("relative humidity must be 0 to 1, was 4");
+    assertThat(desk.words("#field-humidity")).contains("relative humidity must be 0 to 1, was 4");
     empty("field-depression");
     assertThat(test(5).setUp().depressionPa()).isEmpty();
     assertThat(desk.onFx(() -> desk.window.prove().state().shown().get().comparison()))
@@ -363,7 +361,8 @@ class ProveTest {
     desk.runFx(() -> this.<String>box("#choice-a-step-from").getSelectionModel().select(0));
     assertThat(test(5).after()).isEmpty();
     empty("field-test-name");
-    assertThat(words("#field-test-name")).contains("a test's name must have 1 to 80 characters");
+    assertThat(desk.words("#field-test-name"))
+        .contains("a test's name must have 1 to 80 characters");
   }
 
   @Test
@@ -414,12 +413,12 @@ class ProveTest {
     Path picture = home.resolve("dye.png");
     Files.copy(Path.of("..", "docs", "screenshots", "found.png"), picture);
     desk.picks.picture = Optional.of(picture);
-    press("#add-picture");
+    desk.press("#add-picture");
     assertThat(desk.text("#prove-message")).contains("Save the job first");
     Path file = home.resolve("a.finebore.json");
     desk.picks.save = Optional.of(file);
     desk.press(KeyCode.CONTROL, KeyCode.S).release(KeyCode.S, KeyCode.CONTROL);
-    press("#add-picture");
+    desk.press("#add-picture");
     assertThat(test(5).pictures()).extracting(BenchTest.Picture::file).containsExactly("dye.png");
     assertThat(home.resolve("a.pictures").resolve("dye.png")).exists();
     TextField words = desk.lookup("#picture-words-0").query();
@@ -445,8 +444,8 @@ class ProveTest {
   void aJobWithoutTestsAsksForOne() {
     desk.runFx(() -> desk.session.edit("", job -> job.withBench(finebore.bench.BenchBook.EMPTY)));
     prove();
-    assertThat(words("#compare-pane")).contains("No test yet");
-    assertThat(words("#test-sheet")).contains("No flow tests of the intake yet.");
+    assertThat(desk.words("#compare-pane")).contains("No test yet");
+    assertThat(desk.words("#test-sheet")).contains("No flow tests of the intake yet.");
     BenchTest first = newTest();
     assertThat(first.setUp().state()).isEqualTo(TestedState.AS_FOUND);
     assertThat(first.setUp().boreMm()).hasValue(81);

@@ -12,9 +12,7 @@ import finebore.job.Plan;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
-import javafx.scene.control.Button;
 import javafx.scene.control.ChoiceBox;
-import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
@@ -54,34 +52,14 @@ class StationsTest {
     WaitForAsyncUtils.waitForFxEvents();
   }
 
-  private String focused() {
-    return desk.onFx(() -> desk.window.scene().getFocusOwner().getId());
-  }
-
-  /** All text under a node. */
-  private String words(String id) {
-    return desk.onFx(
-        () -> {
-          StringBuilder all = new StringBuilder();
-          desk.lookup(id + " .label")
-              .queryAllAs(Labeled.class)
-              .forEach(l -> all.append(l.getText()).append('\n'));
-          return all.toString();
-        });
-  }
-
-  private void press(String id) {
-    desk.runFx(() -> ((Button) desk.lookup(id).query()).fire());
-  }
-
   @Test
   void readingsGoInAsTheHandGoes() {
     desk.type(KeyCode.DIGIT1);
     assertThat(desk.isShown("#found-station")).isTrue();
     // The key itself goes into no cell.
-    assertThat(focused()).isEqualTo("cell-I1-ledge");
+    assertThat(desk.focused()).isEqualTo("cell-I1-ledge");
     assertThat(((TextField) desk.lookup("#cell-I1-ledge").query()).getText()).isEmpty();
-    assertThat(words("#found-findings"))
+    assertThat(desk.words("#found-findings"))
         .contains("Throat is 34.92 to 35.00 mm, the others of its kind")
         .contains("Wall at bowl is 2.10 mm, less than 2.30 mm");
     assertThat(desk.text("#skim")).contains("skim left 0.32 mm");
@@ -89,13 +67,13 @@ class StationsTest {
     int section = desk.print("#found-section");
     cell("E3-throat12", "28.4");
     assertThat(desk.session.job().head().readingsOf("E3").value(Measure.THROAT_12)).hasValue(28.4);
-    assertThat(focused()).isEqualTo("cell-I4-throat12");
+    assertThat(desk.focused()).isEqualTo("cell-I4-throat12");
     desk.clickOn("#seat-E3");
     assertThat(desk.print("#found-section")).isNotEqualTo(section);
-    assertThat(words("#found-findings")).contains("Throat 12-6 is 28.40 mm");
+    assertThat(desk.words("#found-findings")).contains("Throat 12-6 is 28.40 mm");
     // The end of a row leads to the next measure.
     cell("E4-throat12", "+0028.030 mm");
-    assertThat(focused()).isEqualTo("cell-I1-throat130");
+    assertThat(desk.focused()).isEqualTo("cell-I1-throat130");
     assertThat(desk.session.job().head().readingsOf("E4").value(Measure.THROAT_12)).hasValue(28.03);
   }
 
@@ -111,7 +89,7 @@ class StationsTest {
     cell("I2-seatWidth", "99");
     assertThat(desk.text("#reading-message")).contains("must be 0 to 15 mm, was 99");
     cell("I2-throat3", "41");
-    assertThat(words("#found-findings"))
+    assertThat(desk.words("#found-findings"))
         .contains("Throat 3-9 41.00 mm is not smaller than the seat's outside diameter");
     // Taken back, it is assumed again.
     cell("I2-throat3", " ");
@@ -144,14 +122,14 @@ class StationsTest {
   @Test
   void aFormThatHangsUpIsOfferedItsThroat() {
     desk.clickOn("#operation-1");
-    press("#operation-1-remove");
+    desk.press("#operation-1-remove");
     assertThat(plan().operations().getFirst()).isInstanceOf(Operation.CutForm.class);
     assertThat(desk.findings()).contains("The form hangs up on the throat: open it to 35.65 mm");
     assertThat(desk.lookup("#ready").query().isDisabled()).isTrue();
     assertThat(desk.text("#ready-why")).contains("hangs up");
     desk.clickOn("#try-0");
     assertThat(desk.findings()).doesNotContain("hangs up");
-    press("#keep-tried");
+    desk.press("#keep-tried");
     assertThat(plan().operations().getFirst()).isInstanceOf(Operation.OpenThroat.class);
     assertThat(desk.lookup("#ready").query().isDisabled()).isFalse();
   }
@@ -184,13 +162,13 @@ class StationsTest {
     desk.enter("field-cut-2-width", "1.7");
     assertThat(plan().ready()).isFalse();
     desk.clickOn("#show-operations");
-    press("#take-back-seat");
+    desk.press("#take-back-seat");
     assertThat(plan().overrules()).isEmpty();
   }
 
   @Test
   void variantsStandSideBySide() {
-    press("#add-variant");
+    desk.press("#add-variant");
     assertThat(desk.session.job().intake().plans()).hasSize(3);
     desk.clickOn("#show-planned");
     desk.enter("field-throat-", "35.3");
@@ -200,13 +178,13 @@ class StationsTest {
     desk.clickOn("#choose-B");
     assertThat(desk.session.job().intake().chosen()).isEqualTo(1);
     desk.clickOn("#show-operations");
-    press("#drop-variant");
+    desk.press("#drop-variant");
     assertThat(desk.session.job().intake().plans()).hasSize(2);
   }
 
   @Test
   void aSeatMadeAnExceptionHasItsOwnPlan() {
-    press("#exception");
+    desk.press("#exception");
     assertThat(desk.session.job().exceptions()).containsOnlyKeys("I1");
     desk.clickOn("#show-planned");
     desk.enter("field-throat-", "35.9");
@@ -214,7 +192,7 @@ class StationsTest {
     assertThat(desk.session.job().intake()).isEqualTo(JobFile.demo().intake());
     assertThat(desk.text("#section-title")).contains("an exception");
     desk.clickOn("#show-operations");
-    press("#exception");
+    desk.press("#exception");
     assertThat(desk.session.job().exceptions()).isEmpty();
   }
 
@@ -224,7 +202,7 @@ class StationsTest {
     desk.clickOn("#below-suggest");
     desk.clickOn("#suggest-start");
     WaitForAsyncUtils.waitFor(30, TimeUnit.SECONDS, () -> desk.isShown("#try-suggestion-0"));
-    assertThat(words("#suggest")).contains("Gives low +").contains("Costs");
+    assertThat(desk.words("#suggest")).contains("Gives low +").contains("Costs");
     desk.clickOn("#try-suggestion-0");
     assertThat(desk.isShown("#keep-tried")).isTrue();
     assertThat(desk.session.job()).isEqualTo(JobFile.demo());
@@ -254,7 +232,7 @@ class StationsTest {
                         4, new Operation.SweepChamber(15, 48, java.util.OptionalDouble.empty()))));
     assertThat(desk.isShown("#operation-5")).isTrue();
     desk.clickOn("#operation-5");
-    press("#operation-5-up");
+    desk.press("#operation-5-up");
     assertThat(plan().operations().get(3)).isInstanceOf(Operation.SweepChamber.class);
     desk.press(KeyCode.CONTROL).type(KeyCode.Z).type(KeyCode.Z).release(KeyCode.CONTROL);
     assertThat(desk.session.job()).isEqualTo(JobFile.demo());

@@ -13,7 +13,10 @@ import finebore.flow.Direction;
 import finebore.formats.CompareReport;
 import finebore.job.Job;
 import finebore.study.AirDemand;
+import finebore.study.ModelFit;
+import finebore.study.Outlook;
 import finebore.study.Score;
+import finebore.study.Tested;
 import finebore.units.Unit;
 import finebore.units.UnitSystem;
 import java.util.ArrayList;
@@ -126,6 +129,7 @@ final class ComparePane extends ScrollPane {
     own.backsUpFromMm(shown.book().noise(test))
         .ifPresent(mm -> say("! Backs up from " + units.lengthText(mm) + ".", "caution"));
     rechecks(shown).forEach(w -> say("! " + w, "caution"));
+    means(own, job).ifPresent(w -> say("· " + w, "muted"));
     power(own, job).ifPresent(w -> say("· " + w, "muted"));
     ratio(shown, own).ifPresent(w -> say("· " + w, "muted"));
     score(shown).ifPresent(w -> say("· " + w, "muted"));
@@ -156,6 +160,25 @@ final class ComparePane extends ScrollPane {
       }
     }
     return words;
+  }
+
+  /** Mean flow of each band, of all lifts and over the cam. */
+  private static Optional<String> means(ReducedTest own, Job job) {
+    List<String> parts = new ArrayList<>();
+    for (Band band : Band.values()) {
+      own.meanM3s(band, job.test().bands())
+          .ifPresent(
+              m ->
+                  parts.add(
+                      band.name().toLowerCase(Locale.ROOT) + " " + job.units().flowNumber(m)));
+    }
+    own.meanM3s().ifPresent(m -> parts.add("all " + job.units().flowNumber(m)));
+    own.camMeanM3s(job.group(Tested.port(own.test().setUp().direction())).cam())
+        .ifPresent(m -> parts.add("over the cam " + job.units().flowNumber(m)));
+    return parts.isEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            "Mean flow: " + String.join(", ", parts) + " " + job.units().flow().symbol() + ".");
   }
 
   /** Flow to power, and the flow a target needs; common practice holds at 28 in of water. */
@@ -211,8 +234,9 @@ final class ComparePane extends ScrollPane {
 
   private static Optional<String> score(Shown shown) {
     Score score = shown.outlook().score();
+    String model = "The model is " + shown.outlook().words() + fit(shown.outlook()) + ".";
     if (score.misses().isEmpty()) {
-      return Optional.of("The model is " + shown.outlook().words() + ".");
+      return Optional.of(model);
     }
     List<String> parts = new ArrayList<>();
     for (Band band : Band.values()) {
@@ -228,10 +252,28 @@ final class ComparePane extends ScrollPane {
       }
     }
     return Optional.of(
-        "The model is "
-            + shown.outlook().words()
-            + ". The bench came out against what was predicted: "
+        model
+            + " The bench came out against what was predicted: "
             + String.join(", ", parts)
             + ".");
+  }
+
+  /** What the calibration gave, with its standard errors. */
+  private static String fit(Outlook outlook) {
+    return outlook
+        .fit()
+        .map(ModelFit::fit)
+        .map(
+            f ->
+                ": port loss "
+                    + UnitSystem.fixed(f.calibration().portLoss(), 2)
+                    + (f.bound()
+                        ? ", held at none"
+                        : " ± " + UnitSystem.fixed(f.portLossError(), 2))
+                    + ", factor "
+                    + UnitSystem.fixed(f.calibration().factor(), 3)
+                    + " ± "
+                    + UnitSystem.fixed(f.factorError(), 3))
+        .orElse("");
   }
 }

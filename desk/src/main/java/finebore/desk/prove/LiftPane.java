@@ -7,13 +7,8 @@ import finebore.desk.session.JobSession;
 import finebore.desk.session.ProveState;
 import finebore.desk.session.ProveState.Shown;
 import finebore.units.Notation;
-import finebore.units.NotationException;
 import finebore.units.UnitSystem;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
-import java.util.function.BiFunction;
 import java.util.function.Function;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
@@ -26,26 +21,14 @@ import javafx.scene.layout.VBox;
 /** What was noticed at the lift looked at: noise, swirl, local speeds, the probe ball, wet flow. */
 final class LiftPane extends ScrollPane {
 
-  /** A field, its name and unit, and how it shows a lift. */
-  private record Bound(
-      EntryField field,
-      String name,
-      Function<UnitSystem, String> unit,
-      Function<LiftReadings, String> shown) {}
-
-  private interface Reader {
-    double read(String typed, UnitSystem units) throws NotationException;
-  }
-
   private final ProveState state;
-  private final JobSession session;
   private final Label title = new Label();
   private final CheckBox noisy = new CheckBox("loud or rough here ♪");
-  private final List<Bound> fields = new ArrayList<>();
+  private final BoundFields<LiftReadings> fields;
 
   LiftPane(ProveState state, JobSession session) {
     this.state = state;
-    this.session = session;
+    fields = new BoundFields<>(session::units, state::editLift);
     setId("lift-pane");
     setFitToWidth(true);
     title.getStyleClass().add("title");
@@ -53,16 +36,16 @@ final class LiftPane extends ScrollPane {
     noisy.setId("lift-noisy");
     noisy.setOnAction(e -> state.editLift(l -> l.withNoisy(noisy.isSelected())));
     EntryField swirl =
-        number(
+        fields.number(
             "Swirl",
             u -> "rpm, - the other way",
-            (l, u) -> text(l.swirlRpm(), v -> UnitSystem.fixed(v, 0)),
+            (l, u) -> BoundFields.optional(l.swirlRpm(), v -> UnitSystem.fixed(v, 0)),
             (s, u) -> Notation.number(s),
             LiftReadings::withSwirl);
     EntryField remarks =
-        new EntryField("Seen here", typed -> state.editLift(l -> l.withRemarks(typed)))
+        fields
+            .text("Seen here", LiftReadings::remarks, LiftReadings::withRemarks)
             .prompt("wet patterns, whistles");
-    fields.add(new Bound(remarks, "Seen here", u -> "", LiftReadings::remarks));
     HBox first = new HBox(12, swirl, remarks);
     HBox.setHgrow(remarks, Priority.ALWAYS);
     GridPane places = new GridPane();
@@ -71,14 +54,14 @@ final class LiftPane extends ScrollPane {
     for (Place place : Place.values()) {
       int column = place.ordinal();
       EntryField speed =
-          number(
+          fields.number(
               "Speed " + place.words(),
               u -> u.speed().symbol(),
               (l, u) -> at(l.speedsMs().get(place), u::speedNumber),
               Notation::speed,
               (l, v) -> l.withSpeed(place, v));
       EntryField drop =
-          number(
+          fields.number(
               "Ball " + place.words(),
               u -> "-" + u.flow().symbol(),
               (l, u) ->
@@ -91,30 +74,6 @@ final class LiftPane extends ScrollPane {
     VBox all = new VBox(6, new HBox(16, title, noisy), first, places);
     all.setStyle("-fx-padding: 6 10 8 10;");
     setContent(all);
-  }
-
-  private EntryField number(
-      String name,
-      Function<UnitSystem, String> unit,
-      BiFunction<LiftReadings, UnitSystem, String> shown,
-      Reader reader,
-      BiFunction<LiftReadings, OptionalDouble, LiftReadings> change) {
-    EntryField field =
-        new EntryField(
-            name,
-            typed -> {
-              OptionalDouble value =
-                  typed.isEmpty()
-                      ? OptionalDouble.empty()
-                      : OptionalDouble.of(reader.read(typed, session.units()));
-              state.editLift(l -> change.apply(l, value));
-            });
-    fields.add(new Bound(field, name, unit, l -> shown.apply(l, session.units())));
-    return field;
-  }
-
-  private static String text(OptionalDouble value, Function<Double, String> words) {
-    return value.isPresent() ? words.apply(value.getAsDouble()) : "";
   }
 
   private static String at(Double value, Function<Double, String> words) {
@@ -130,9 +89,6 @@ final class LiftPane extends ScrollPane {
             + units.lengthText(lift.liftMm())
             + shown.test().map(t -> ", test " + shown.job().bench().numberOf(t)).orElse(""));
     noisy.setSelected(lift.noisy());
-    for (Bound bound : fields) {
-      bound.field().name(bound.name(), bound.unit().apply(units));
-      bound.field().show(bound.shown().apply(lift));
-    }
+    fields.show(lift);
   }
 }

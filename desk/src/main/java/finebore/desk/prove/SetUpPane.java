@@ -24,7 +24,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.BiFunction;
-import java.util.function.Function;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
@@ -37,16 +36,9 @@ final class SetUpPane extends ScrollPane {
 
   private static final double FIELD_PX = 132;
 
-  /** A field, its name, its unit, and how it shows a test. */
-  private record Bound(
-      EntryField field,
-      String name,
-      Function<UnitSystem, String> unit,
-      Function<BenchTest, String> shown) {}
-
   private final ProveState state;
   private final JobSession session;
-  private final List<Bound> fields = new ArrayList<>();
+  private final BoundFields<BenchTest> fields;
   private final ChoiceBox<String> tested = new ChoiceBox<>();
   private final ChoiceBox<String> seat = new ChoiceBox<>();
   private final ChoiceBox<String> inlet = new ChoiceBox<>();
@@ -57,6 +49,7 @@ final class SetUpPane extends ScrollPane {
   SetUpPane(ProveState state, JobSession session) {
     this.state = state;
     this.session = session;
+    fields = new BoundFields<>(session::units, state::editTest);
     setId("set-up-pane");
     setFitToWidth(true);
     TilePane tiles = new TilePane(8, 5);
@@ -66,18 +59,20 @@ final class SetUpPane extends ScrollPane {
     tiles
         .getChildren()
         .addAll(
-            text("Test name", BenchTest::name, BenchTest::withName),
-            text("Date", t -> t.date().map(LocalDate::toString).orElse(""), SetUpPane::dated)
+            fields.text("Test name", BenchTest::name, BenchTest::withName),
+            fields
+                .text("Date", t -> t.date().map(LocalDate::toString).orElse(""), SetUpPane::dated)
                 .prompt("2026-03-14"),
             choice("Tested state", tested, this::withState),
             choice("Tested seat", seat, this::withSeat),
             choice("A step from", after, this::withAfter),
-            text(
+            fields.text(
                 "What was changed",
                 BenchTest::changed,
                 (t, s) -> t.withStep(t.after(), s, t.valveIsTheChange())),
-            text("Bench", t -> t.setUp().bench(), (t, s) -> t.withSetUp(t.setUp().withBench(s))),
-            number(
+            fields.text(
+                "Bench", t -> t.setUp().bench(), (t, s) -> t.withSetUp(t.setUp().withBench(s))),
+            fields.number(
                 "Tested valve",
                 u -> u.length().symbol(),
                 (t, u) -> u.lengthNumber(t.setUp().valve().headDiameterMm()),
@@ -89,61 +84,61 @@ final class SetUpPane extends ScrollPane {
                                 new TestedValve(
                                     v.orElseThrow(() -> needed("diameter of the tested valve")),
                                     t.setUp().valve().name())))),
-            text(
+            fields.text(
                 "Which valve",
                 t -> t.setUp().valve().name(),
                 (t, s) ->
                     t.withSetUp(
                         t.setUp()
                             .withValve(new TestedValve(t.setUp().valve().headDiameterMm(), s)))),
-            number(
+            fields.number(
                 "Bore fixture",
                 u -> u.length().symbol(),
-                (t, u) -> optional(t.setUp().boreMm(), u::lengthNumber),
+                (t, u) -> BoundFields.optional(t.setUp().boreMm(), u::lengthNumber),
                 Notation::length,
                 (t, v) -> t.withSetUp(t.setUp().withBore(v))),
             choice("Inlet", inlet, SetUpPane::withInlet),
-            number(
+            fields.number(
                 "Inlet radius",
                 u -> u.length().symbol(),
-                (t, u) -> optional(t.setUp().inlet().radiusMm(), u::lengthNumber),
+                (t, u) -> BoundFields.optional(t.setUp().inlet().radiusMm(), u::lengthNumber),
                 Notation::length,
                 (t, v) -> t.withSetUp(t.setUp().withInlet(new Inlet(t.setUp().inlet().kind(), v)))),
-            text("Exhaust pipe", this::pipe, this::withPipe).prompt("none, or 36 x 250"),
-            number(
+            fields.text("Exhaust pipe", this::pipe, this::withPipe).prompt("none, or 36 x 250"),
+            fields.number(
                 "Depression",
                 u -> u.pressure().symbol(),
-                (t, u) -> optional(t.setUp().depressionPa(), u::pressureNumber),
+                (t, u) -> BoundFields.optional(t.setUp().depressionPa(), u::pressureNumber),
                 Notation::pressure,
                 (t, v) -> t.withSetUp(t.setUp().withDepression(v))),
-            number(
+            fields.number(
                 "Leakage",
                 u -> u.flow().symbol(),
                 (t, u) ->
-                    optional(
+                    BoundFields.optional(
                         t.setUp().leakageM3s(), m3 -> UnitSystem.fixed(u.flow().fromBase(m3), 2)),
                 Notation::flow,
                 (t, v) -> t.withSetUp(t.setUp().withLeakage(v))),
-            number(
+            fields.number(
                 "Air temperature",
                 UnitSystem::temperatureUnit,
                 (t, u) -> t.air().map(a -> u.temperatureNumber(a.temperatureC())).orElse(""),
                 Notation::temperature,
                 (t, v) -> air(t, v, (a, c) -> new Air(c, a.pressurePa(), a.humidity()))),
-            number(
+            fields.number(
                 "Room pressure",
                 u -> u.barometer().symbol(),
                 (t, u) -> t.air().map(a -> u.barometerNumber(a.pressurePa())).orElse(""),
                 Notation::barometer,
                 (t, v) -> air(t, v, (a, p) -> new Air(a.temperatureC(), p, a.humidity()))),
-            number(
+            fields.number(
                 "Humidity",
                 u -> "%",
                 (t, u) -> t.air().map(a -> Cut.angleText(100 * a.humidity())).orElse(""),
                 (s, u) -> Notation.number(s) / (s.endsWith("%") ? 1 : 100),
                 (t, v) -> air(t, v, (a, h) -> new Air(a.temperatureC(), a.pressurePa(), h))));
     EntryField remarks =
-        text("Remarks of the operator", BenchTest::remarks, BenchTest::withRemarks);
+        fields.text("Remarks of the operator", BenchTest::remarks, BenchTest::withRemarks);
     valveIsTheChange.setId("valve-is-the-change");
     valveIsTheChange.setOnAction(
         e ->
@@ -155,44 +150,6 @@ final class SetUpPane extends ScrollPane {
 
   private static IllegalArgumentException needed(String what) {
     return new IllegalArgumentException(what + " is needed");
-  }
-
-  private EntryField text(
-      String name,
-      Function<BenchTest, String> shown,
-      BiFunction<BenchTest, String, BenchTest> change) {
-    EntryField field = new EntryField(name, typed -> state.editTest(t -> change.apply(t, typed)));
-    fields.add(new Bound(field, name, u -> "", shown));
-    return field;
-  }
-
-  /** Reads a number in the job's units. */
-  private interface Reader {
-    double read(String typed, UnitSystem units) throws NotationException;
-  }
-
-  private EntryField number(
-      String name,
-      Function<UnitSystem, String> unit,
-      BiFunction<BenchTest, UnitSystem, String> shown,
-      Reader reader,
-      BiFunction<BenchTest, OptionalDouble, BenchTest> change) {
-    EntryField field =
-        new EntryField(
-            name,
-            typed -> {
-              OptionalDouble value =
-                  typed.isEmpty()
-                      ? OptionalDouble.empty()
-                      : OptionalDouble.of(reader.read(typed, session.units()));
-              state.editTest(t -> change.apply(t, value));
-            });
-    fields.add(new Bound(field, name, unit, t -> shown.apply(t, session.units())));
-    return field;
-  }
-
-  private static String optional(OptionalDouble value, Function<Double, String> text) {
-    return value.isPresent() ? text.apply(value.getAsDouble()) : "";
   }
 
   private VBox choice(
@@ -353,10 +310,7 @@ final class SetUpPane extends ScrollPane {
         1 + others(test).stream().map(BenchTest::id).toList().indexOf(test.after().orElse(-1)));
     showing = false;
     valveIsTheChange.setSelected(test.valveIsTheChange());
-    for (Bound bound : fields) {
-      bound.field().name(bound.name(), bound.unit().apply(shown.job().units()));
-      bound.field().show(bound.shown().apply(test));
-    }
+    fields.show(test);
   }
 
   private static void fill(ChoiceBox<String> box, List<String> words, int at) {
