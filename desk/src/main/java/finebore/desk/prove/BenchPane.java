@@ -16,7 +16,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
-import java.util.stream.Collectors;
 import javafx.scene.control.Button;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
@@ -40,6 +39,7 @@ final class BenchPane extends BorderPane {
   private final JobSession session;
   private final BenchSession bench;
   private final Checklist checklist;
+  private final Needle needle;
   private final ChoiceBox<String> which = new ChoiceBox<>();
   private final ChoiceBox<Integer> repeats = new ChoiceBox<>();
   private final Button start = new Button("Start the run");
@@ -118,9 +118,9 @@ final class BenchPane extends BorderPane {
     ScrollPane scroll = new ScrollPane(left);
     scroll.setFitToWidth(true);
     scroll.setFitToHeight(true);
-    scroll.setPrefWidth(400);
+    scroll.prefWidthProperty().bind(widthProperty().multiply(0.34));
     setLeft(scroll);
-    Needle needle = new Needle(bench, session, palette, textScale);
+    needle = new Needle(bench, session, palette, textScale);
     setCenter(needle);
     taken.setHgap(14);
     taken.setVgap(3);
@@ -130,7 +130,7 @@ final class BenchPane extends BorderPane {
     VBox.setVgrow(readings, Priority.ALWAYS);
     VBox right = new VBox(6, heading, readings);
     right.getStyleClass().addAll("column", "right-column");
-    right.setPrefWidth(300);
+    right.prefWidthProperty().bind(widthProperty().multiply(0.2));
     setRight(right);
     bench
         .status()
@@ -236,18 +236,25 @@ final class BenchPane extends BorderPane {
     enable();
   }
 
-  /** Ranges that ask for their check plates before this test. */
+  /** Ranges that ask for their check plates before this test, the first in words. */
   private void rechecks(Shown shown) {
-    recheck.setText(
-        shown
-            .test()
-            .map(
+    List<String> ask =
+        shown.test().stream()
+            .flatMap(
                 t ->
                     shown.job().bench().ranges().stream()
-                        .flatMap(r -> r.recheck(t.date(), t.air()).stream())
-                        .map(w -> "! " + w)
-                        .collect(Collectors.joining("\n")))
-            .orElse(""));
+                        .flatMap(r -> r.recheck(t.date(), t.air()).stream()))
+            .toList();
+    recheck.setText(
+        ask.isEmpty()
+            ? ""
+            : "! "
+                + ask.getFirst()
+                + (ask.size() > 1 ? "; and " + (ask.size() - 1) + " more ranges" : ""));
+  }
+
+  void restyle() {
+    needle.requestLayout();
   }
 
   private void readings(Shown shown) {

@@ -69,6 +69,9 @@ final class CurveChart extends DrawnRegion {
     }
   }
 
+  /** A legend's line and the gaps about it. */
+  private static final double LEGEND_PX = 36;
+
   private final ProveState state;
   private final Supplier<Palette> palette;
   private final Supplier<Double> textScale;
@@ -509,26 +512,34 @@ final class CurveChart extends DrawnRegion {
           };
       double y = size() * 1.1;
       text(what, 10, y, colours.text(), TextAlignment.LEFT, false);
-      double x = right;
-      if (!middle.isEmpty()) {
-        boolean frozen = shown.test().filter(t -> !t.predicted().isEmpty()).isPresent();
-        String words = frozen ? "predicted before" : "model now";
-        x = legend(words, x, y, colours.blue(), true);
+      boolean frozen = shown.test().filter(t -> !t.predicted().isEmpty()).isPresent();
+      String said = middle.isEmpty() ? "" : frozen ? "predicted before" : "model now";
+      double room = right - 20 - ProveWords.width(what, Theme.words(size()));
+      String first = own.isEmpty() ? "" : name(shown.test(), 24);
+      String second = other.isEmpty() ? "" : name(shown.reference(), 24);
+      if (ProveWords.width(said + first + second, Theme.words(size())) + 3 * LEGEND_PX > room) {
+        // Where the names do not fit their numbers do.
+        first = own.isEmpty() ? "" : name(shown.test(), 0);
+        second = other.isEmpty() ? "" : name(shown.reference(), 0);
       }
-      if (!other.isEmpty()) {
-        x = legend(name(shown.reference()), x, y, colours.muted(), false);
-      }
-      if (!own.isEmpty()) {
-        legend(name(shown.test()), x, y, colours.blue(), false);
-      }
+      double x = legend(said, right, y, colours.blue(), true);
+      x = legend(second, x, y, colours.muted(), false);
+      legend(first, x, y, colours.blue(), false);
     }
 
-    private String name(Optional<BenchTest> test) {
-      String words = test.map(t -> shown.job().bench().numberOf(t) + " " + t.name()).orElse("");
-      return words.length() > 24 ? words.substring(0, 23) + "…" : words;
+    /** A test's number and as many letters of its name. */
+    private String name(Optional<BenchTest> test, int letters) {
+      int number = test.map(shown.job().bench()::numberOf).orElse(0);
+      String name = test.map(BenchTest::name).orElse("");
+      return letters == 0
+          ? String.valueOf(number)
+          : number + " " + (name.length() > letters ? name.substring(0, letters - 1) + "…" : name);
     }
 
     private double legend(String words, double x, double y, Color colour, boolean dashed) {
+      if (words.isEmpty()) {
+        return x;
+      }
       text(words, x, y, colour, TextAlignment.RIGHT, false);
       double begin = x - ProveWords.width(words, Theme.words(size())) - 6;
       g.setStroke(colour);
@@ -538,7 +549,7 @@ final class CurveChart extends DrawnRegion {
       }
       g.strokeLine(begin - 22, y, begin, y);
       g.setLineDashes();
-      return begin - 36;
+      return begin - LEGEND_PX;
     }
   }
 }

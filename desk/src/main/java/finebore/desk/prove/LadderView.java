@@ -62,7 +62,8 @@ final class LadderView extends DrawnRegion {
     return shown == null ? Optional.empty() : shown.test().map(shown.book()::ladder);
   }
 
-  private void fit() {
+  /** Takes the height its rungs need. */
+  void fit() {
     int rungs = ladder().map(l -> l.rungs().size()).orElse(1);
     setPrefHeight(headHeight() + rungs * rowHeight() + size() * 3);
     setMinHeight(getPrefHeight());

@@ -246,9 +246,11 @@ final class Needle extends DrawnRegion {
         });
   }
 
-  private static void text(
-      GraphicsContext g, String words, double x, double y, Color colour, Font font) {
-    g.setFont(font);
+  /** Words about a place, smaller where there is no room for them. */
+  private void text(GraphicsContext g, String words, double x, double y, Color colour, Font font) {
+    double room = 2 * Math.min(x, getWidth() - x) - 8;
+    double fits = Math.min(1, room / ProveWords.width(words, font));
+    g.setFont(fits < 1 ? Font.font(font.getName(), font.getSize() * Math.max(fits, 0.5)) : font);
     g.setFill(colour);
     g.setTextAlign(TextAlignment.CENTER);
     g.setTextBaseline(VPos.CENTER);

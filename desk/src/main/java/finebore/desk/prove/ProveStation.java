@@ -66,6 +66,7 @@ public final class ProveStation extends BorderPane {
   private final LiftPane lift;
   private final PicturesPane pictures;
   private final BenchPane benchPane;
+  private final LadderView rungs;
   private final ScrollPane ladder;
   private final BorderPane tests = new BorderPane();
   private final VBox below = new VBox();
@@ -91,13 +92,13 @@ public final class ProveStation extends BorderPane {
     this.picker = picker;
     this.state = new ProveState(session);
     setId("prove-station");
-    sheet = new TestSheet(state, this::tell);
+    sheet = new TestSheet(state, this::tell, textScale);
     chart = new CurveChart(state, palette, textScale);
     setUp = new SetUpPane(state, session);
     lift = new LiftPane(state, session);
     pictures = new PicturesPane(state, session, picker::picture, this::tell);
     benchPane = new BenchPane(state, session, bench, palette, textScale);
-    LadderView rungs = new LadderView(state, palette, textScale);
+    rungs = new LadderView(state, palette, textScale);
     ladder = new ScrollPane(rungs);
     ladder.setFitToWidth(true);
     ladder.setId("ladder-pane");
@@ -296,10 +297,10 @@ public final class ProveStation extends BorderPane {
   }
 
   public void restyle() {
+    sheet.restyle();
     chart.requestLayout();
-    benchPane.requestLayout();
-    ladder.getContent().requestFocus();
-    ladder.requestLayout();
+    benchPane.restyle();
+    rungs.fit();
   }
 
   /** What can be shown by name: a view, a kind of chart, or a page below. */

@@ -20,6 +20,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import javafx.geometry.HPos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -33,11 +34,13 @@ import javafx.scene.layout.VBox;
 /** Tests as columns, lifts as rows; beside each reading what it is against the reference. */
 final class TestSheet extends VBox implements TestCell.Sheet {
 
-  private static final double COLUMN_PX = 148;
+  private static final double COLUMN_PX = 141;
+  private static final double MARK_PX = 66;
   private static final double LIFT_PX = 64;
 
   private final ProveState state;
   private final Consumer<String> told;
+  private final Supplier<Double> textScale;
   private final GridPane grid = new GridPane();
   private final ScrollPane scroll = new ScrollPane(grid);
   private final Button earlier = new Button("◀");
@@ -50,9 +53,12 @@ final class TestSheet extends VBox implements TestCell.Sheet {
   private List<Integer> columns = List.of();
   private List<Double> rows = List.of();
   private int first;
+  private int lastLookedAt = -1;
+  private int lastRoom;
 
-  TestSheet(ProveState state, Consumer<String> told) {
+  TestSheet(ProveState state, Consumer<String> told, Supplier<Double> textScale) {
     super(4);
+    this.textScale = textScale;
     this.state = state;
     this.told = told;
     setId("test-sheet");
@@ -84,13 +90,20 @@ final class TestSheet extends VBox implements TestCell.Sheet {
     }
   }
 
+  /** Builds everything anew, for another size of text. */
+  void restyle() {
+    columns = List.of();
+    again();
+  }
+
   private void turn(int by) {
     first += by;
     again();
   }
 
   private int room() {
-    return Math.max(1, (int) ((getWidth() - LIFT_PX - 16) / COLUMN_PX));
+    double scale = textScale.get();
+    return Math.max(1, (int) ((getWidth() - LIFT_PX * scale - 16) / (COLUMN_PX * scale)));
   }
 
   private void show(Shown shown) {
@@ -132,14 +145,13 @@ final class TestSheet extends VBox implements TestCell.Sheet {
     int most = shown.tests().size() - room;
     first = Math.clamp(first, 0, Math.max(0, most));
     int at = shown.test().map(shown.tests()::indexOf).orElse(0);
-    if (at != lastLookedAt && room > 0) {
+    if ((at != lastLookedAt || room != lastRoom) && room > 0) {
       lastLookedAt = at;
+      lastRoom = room;
       first = Math.clamp(first, Math.max(0, at - room + 1), Math.min(at, most));
     }
     return shown.tests().subList(first, first + room);
   }
-
-  private int lastLookedAt = -1;
 
   private void build(Shown shown, List<BenchTest> visible) {
     grid.getChildren().clear();
@@ -151,7 +163,7 @@ final class TestSheet extends VBox implements TestCell.Sheet {
       BenchTest test = visible.get(k);
       Label head = new Label();
       head.setId("test-head-" + test.id());
-      head.setMaxWidth(COLUMN_PX - 6);
+      head.setMaxWidth(COLUMN_PX * textScale.get() - 6);
       head.setTooltip(new Tooltip());
       head.setOnMouseClicked(e -> state.select(test.id()));
       heads.add(head);
@@ -161,7 +173,7 @@ final class TestSheet extends VBox implements TestCell.Sheet {
       double lift = rows.get(row);
       Label label = new Label();
       label.getStyleClass().add("figure");
-      label.setMinWidth(LIFT_PX);
+      label.setMinWidth(LIFT_PX * textScale.get());
       label.setAlignment(javafx.geometry.Pos.CENTER_RIGHT);
       GridPane.setHalignment(label, HPos.RIGHT);
       liftLabels.add(label);
@@ -171,7 +183,7 @@ final class TestSheet extends VBox implements TestCell.Sheet {
         Label mark = new Label();
         mark.setId("mark-" + visible.get(k).id() + "-" + Math.round(lift * 1000));
         mark.getStyleClass().addAll("figure", "small", "within");
-        mark.setPrefWidth(66);
+        mark.setPrefWidth(MARK_PX * textScale.get());
         cells.put(cell.getId(), cell);
         marks.put(mark.getId(), mark);
         grid.add(cell, 1 + 2 * k, row + 1);
