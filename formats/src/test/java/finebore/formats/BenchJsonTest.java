@@ -1,0 +1,197 @@
+package finebore.formats;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.networknt.schema.InputFormat;
+import com.networknt.schema.Schema;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
+import finebore.bench.Air;
+import finebore.bench.BenchBook;
+import finebore.bench.BenchRange;
+import finebore.bench.BenchReading;
+import finebore.bench.BenchTest;
+import finebore.bench.CheckPlate;
+import finebore.bench.LiftReadings;
+import finebore.bench.LiftReadings.Place;
+import finebore.bench.PlateCheck;
+import finebore.bench.SetUp;
+import finebore.bench.SetUp.Inlet;
+import finebore.bench.SetUp.Pipe;
+import finebore.bench.SetUp.TestedState;
+import finebore.bench.SetUp.TestedValve;
+import finebore.flow.Direction;
+import finebore.job.Job;
+import finebore.units.UnitSystem;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Random;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+
+/** Any book of flow tests comes back from its file, agrees with the schema, and survives CSV. */
+class BenchJsonTest {
+
+  /** A book of chance. */
+  private static BenchBook book(long seed) {
+    Random chance = new Random(seed);
+    List<BenchRange> ranges = new ArrayList<>();
+    for (int k = 1; k <= chance.nextInt(4); k++) {
+      List<PlateCheck> checks = new ArrayList<>();
+      for (int c = 0; c < chance.nextInt(3); c++) {
+        CheckPlate plate =
+            chance.nextBoolean()
+                ? new CheckPlate.Stamped(0.01 + chance.nextDouble(), 7000)
+                : new CheckPlate.Measured(10 + 50 * chance.nextDouble());
+        checks.add(
+            new PlateCheck(
+                LocalDate.of(2026, 1, 1).plusDays(chance.nextInt(300)),
+                plate,
+                10 + 90 * chance.nextDouble(),
+                7000,
+                air(chance)));
+      }
+      ranges.add(new BenchRange("range " + k, checks));
+    }
+    List<BenchTest> tests = new ArrayList<>();
+    for (int id = 1; id <= chance.nextInt(5); id++) {
+      tests.add(test(id, chance));
+    }
+    return new BenchBook(ranges, tests);
+  }
+
+  private static Optional<Air> air(Random chance) {
+    return chance.nextBoolean()
+        ? Optional.empty()
+        : Optional.of(
+            new Air(
+                40 * chance.nextDouble(),
+                90_000 + 15_000 * chance.nextDouble(),
+                chance.nextDouble()));
+  }
+
+  private static OptionalDouble maybe(Random chance, double value) {
+    return chance.nextBoolean() ? OptionalDouble.empty() : OptionalDouble.of(value);
+  }
+
+  private static BenchTest test(int id, Random chance) {
+    SetUp setUp =
+        new SetUp(
+            chance.nextBoolean() ? "" : "bench \"two\"",
+            "I" + (1 + chance.nextInt(4)),
+            Direction.values()[chance.nextInt(2)],
+            new TestedState(TestedState.Kind.values()[chance.nextInt(4)], chance.nextInt(5)),
+            new TestedValve(20 + 30 * chance.nextDouble(), "valve, " + id),
+            maybe(chance, 86.4),
+            new Inlet(Inlet.Kind.values()[chance.nextInt(3)], maybe(chance, 12.7)),
+            chance.nextBoolean() ? Optional.empty() : Optional.of(new Pipe(38.1, 203.2)),
+            maybe(chance, 6974.5),
+            maybe(chance, 0.0003));
+    List<LiftReadings> lifts = new ArrayList<>();
+    List<BenchTest.Predicted> predicted = new ArrayList<>();
+    for (int k = 1; k <= chance.nextInt(8); k++) {
+      LiftReadings lift = LiftReadings.of(k * 1.27, List.of());
+      for (int r = 0; r < chance.nextInt(4); r++) {
+        boolean percent = chance.nextBoolean();
+        lift =
+            lift.withReading(
+                new BenchReading(
+                    percent ? 100 * chance.nextDouble() : 0.1 * chance.nextDouble(),
+                    percent ? Optional.of("range 1") : Optional.empty(),
+                    maybe(chance, 6900 + 100 * chance.nextDouble()),
+                    maybe(chance, 30 * chance.nextDouble())));
+      }
+      lift =
+          lift.withNoisy(chance.nextBoolean())
+              .withSwirl(maybe(chance, chance.nextInt(1000) - 500))
+              .withSpeed(Place.values()[chance.nextInt(6)], maybe(chance, 90.5))
+              .withProbeDrop(Place.values()[chance.nextInt(6)], maybe(chance, 0.002))
+              .withRemarks(chance.nextBoolean() ? "" : "streaks; \"wet\", then dry");
+      lifts.add(lift);
+      predicted.add(new BenchTest.Predicted(k * 1.27, chance.nextDouble(), 0.02));
+    }
+    return new BenchTest(
+        id,
+        "test " + id,
+        chance.nextBoolean() ? Optional.empty() : Optional.of(LocalDate.of(2026, 4, id)),
+        setUp,
+        air(chance),
+        id > 1 && chance.nextBoolean() ? Optional.of(id - 1) : Optional.empty(),
+        "what was changed",
+        chance.nextBoolean(),
+        lifts,
+        predicted,
+        List.of(new BenchTest.Picture("dye.png", "dry behind the guide")),
+        "remarks\nin two lines");
+  }
+
+  private static Schema schema() {
+    try (InputStream in = JobFile.class.getResourceAsStream("schema/job-3.schema.json")) {
+      return SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+          .getSchema(new String(in.readAllBytes(), StandardCharsets.UTF_8), InputFormat.JSON);
+    } catch (IOException e) {
+      throw new AssertionError(e);
+    }
+  }
+
+  private static final Schema SCHEMA = schema();
+
+  @Property(tries = 60)
+  void comesBackFromItsFileAsItWas(@ForAll long seed) throws FileProblem {
+    Job job = JobFile.demo().withBench(book(seed));
+    String text = JobFile.text(JobDocument.fresh(job));
+    assertThat(JobFile.parse(text, "f").job()).isEqualTo(job);
+    assertThat(SCHEMA.validate(text, InputFormat.JSON)).isEmpty();
+  }
+
+  @Property(tries = 60)
+  void readingsSurviveCsvInEitherUnits(@ForAll long seed, @ForAll UnitSystem units)
+      throws FileProblem {
+    Job job = JobFile.demo().withBench(book(seed)).withUnits(units);
+    long readings =
+        readings(job.bench().tests().stream().flatMap(t -> t.lifts().stream()).toList());
+    String csv = TestExport.csv(job);
+    if (csv.lines().count() < 2) {
+      assertThat(readings).isZero();
+      return;
+    }
+    CsvTable table = CsvTable.of(csv);
+    TestImport.Result result = TestImport.read(table, TestImport.guess(table), "x");
+    assertThat(readings(result.tests().stream().flatMap(t -> t.lifts().stream()).toList()))
+        .isEqualTo(readings);
+    // Only lifts at which nothing was read and nothing seen have nothing to come back.
+    assertThat(result.rejected()).allMatch(r -> r.reason().equals("no reading in this row"));
+  }
+
+  private static long readings(List<LiftReadings> lifts) {
+    return lifts.stream().mapToLong(l -> l.readings().size()).sum();
+  }
+
+  @Property(tries = 40)
+  void nothingATableHoldsMakesTheImportFail(@ForAll long seed) {
+    Random chance = new Random(seed);
+    StringBuilder text = new StringBuilder("lift (mm);flow (l/s);swirl (rpm);noisy\n");
+    String[] cells = {"1", "2,5", "x", "", "-3", "1e9", "NaN", "\"a", "yes", ";", "#"};
+    for (int row = 0; row < 12; row++) {
+      for (int column = 0; column < 4; column++) {
+        text.append(cells[chance.nextInt(cells.length)]).append(column < 3 ? ";" : "\n");
+      }
+    }
+    try {
+      CsvTable table = CsvTable.of(text.toString());
+      TestImport.Result result = TestImport.read(table, TestImport.guess(table), "x");
+      int rows = result.rejected().size();
+      assertThat(rows + readings(result.tests().stream().flatMap(t -> t.lifts().stream()).toList()))
+          .isGreaterThanOrEqualTo(table.rows().size() - rows);
+    } catch (FileProblem e) {
+      // An opened quote that never closes is no table; it is said, not thrown about.
+      assertThat(e.getMessage()).contains("the table cannot be read");
+    }
+  }
+}

@@ -1,0 +1,121 @@
+package finebore.instruments;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import finebore.bench.CheckPlate;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Journals cut off or spoilt anywhere: what is read from them was written, and a run goes on. */
+class JournalDamageTest {
+
+  @TempDir private Path folder;
+  private Path journal;
+  private List<Taken> all;
+  private byte[] whole;
+
+  private static final BenchRun.Listener SILENT =
+      new BenchRun.Listener() {
+        @Override
+        public void sample(Sample sample, double settled) {}
+
+        @Override
+        public void taken(Taken taken) {}
+
+        @Override
+        public void plate(String range, CheckPlate plate, Sample reading) {}
+      };
+
+  private BenchRun.Outcome run() {
+    return new BenchRun(
+            new FlowBench(
+                new SimulatedLink(new SimulatedBench(lift -> 60 * lift, 9)), Duration.ofMillis(50)),
+            new RunJournal.Plan(4, List.of(1.0, 2.0, 3.0), 2, 7000),
+            journal,
+            BenchRun.Pace.NONE,
+            SILENT)
+        .run();
+  }
+
+  @BeforeEach
+  void writeOne() throws IOException {
+    journal = folder.resolve("whole.run");
+    assertThat(run().done()).isTrue();
+    all = RunJournal.read(journal).orElseThrow().taken();
+    whole = Files.readAllBytes(journal);
+    assertThat(all).hasSize(7);
+  }
+
+  @Test
+  void cutOffAnywhereItHoldsWhatWasWhole() throws IOException {
+    Random chance = new Random(12);
+    for (int k = 0; k < 200; k++) {
+      Path cut = folder.resolve("cut.run");
+      Files.write(cut, Arrays.copyOf(whole, chance.nextInt(whole.length)));
+      RunJournal.read(cut)
+          .ifPresent(
+              kept -> {
+                assertThat(kept.taken()).isEqualTo(all.subList(0, kept.taken().size()));
+                assertThat(kept.damaged()).isLessThanOrEqualTo(1);
+              });
+    }
+  }
+
+  @Test
+  void aSpoiltByteCostsOnlyItsLine() throws IOException {
+    Random chance = new Random(13);
+    for (int k = 0; k < 200; k++) {
+      byte[] spoilt = whole.clone();
+      int at = chance.nextInt(spoilt.length);
+      spoilt[at] = (byte) (33 + chance.nextInt(90));
+      Path file = folder.resolve("spoilt.run");
+      Files.write(file, spoilt);
+      RunJournal.read(file)
+          .ifPresent(
+              kept -> {
+                assertThat(all).containsAll(kept.taken());
+                assertThat(kept.taken().size()).isGreaterThanOrEqualTo(all.size() - 2);
+              });
+    }
+  }
+
+  @Test
+  void aRunGoesOnFromAnyCut() throws IOException {
+    Random chance = new Random(14);
+    for (int k = 0; k < 20; k++) {
+      Files.write(journal, Arrays.copyOf(whole, chance.nextInt(whole.length)));
+      assertThat(run().done()).isTrue();
+      RunJournal.Contents kept = RunJournal.read(journal).orElseThrow();
+      assertThat(kept.finished()).isTrue();
+      assertThat(kept.taken())
+          .extracting(t -> t.liftMm() + " " + t.repeat())
+          .containsExactlyInAnyOrder("0.0 1", "1.0 1", "1.0 2", "2.0 1", "2.0 2", "3.0 1", "3.0 2");
+    }
+  }
+
+  @Test
+  void whatCannotBeWrittenDownStopsTheRunWithWords() throws IOException {
+    journal = folder.resolve("no such folder").resolve("a.run");
+    BenchRun.Outcome outcome = run();
+    assertThat(outcome.done()).isFalse();
+    assertThat(outcome.trouble().orElseThrow()).contains("cannot be written down");
+    assertThat(RunJournal.read(journal)).isEmpty();
+  }
+
+  @Test
+  void aPlanMakesSense() {
+    assertThatThrownBy(() -> new RunJournal.Plan(1, List.of(), 2, 7000))
+        .hasMessage("a run needs lifts and 1 to 10 repeats, had 0 lifts and 2 repeats");
+    assertThatThrownBy(() -> new RunJournal.Plan(1, List.of(1.0), 0, 7000))
+        .hasMessageContaining("had 1 lifts and 0 repeats");
+  }
+}
