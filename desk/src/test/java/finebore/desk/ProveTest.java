@@ -271,7 +271,7 @@ class ProveTest {
     prove();
     BenchTest fresh = newTest();
     choose("#view-bench");
-    desk.window.prove().bench().setPace(wait -> Thread.sleep(5));
+    desk.window.prove().bench().setPace(wait -> Thread.sleep(12));
     desk.press("#bench-start");
     await(() -> desk.window.prove().bench().status().get().taken() > 2);
     desk.runFx(
