@@ -28,6 +28,14 @@ public final class AirDemand {
     return Unit.CFM.toBase(hp / (HP_PER_CFM * cylinders));
   }
 
+  /**
+   * Flow at 28 in of water that a flow at another depression comes to: it goes with the root of the
+   * depression.
+   */
+  public static double at28(double m3PerS, double depressionPa) {
+    return m3PerS * Math.sqrt(Unit.INCH_OF_WATER.toBase(28) / depressionPa);
+  }
+
   /** Power that a flow at 28 in of water is good for, hp. */
   public static double powerForFlow(double m3PerS, int cylinders) {
     return HP_PER_CFM * cylinders * Unit.CFM.fromBase(m3PerS);

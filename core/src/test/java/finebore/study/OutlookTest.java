@@ -156,4 +156,23 @@ class OutlookTest {
         .startsWith("at 5.00 mm")
         .endsWith("read it again");
   }
+
+  @Test
+  void coefficientsAreOnTheAreaTheyName() {
+    BenchTest test = TESTED.bench().tests().getFirst();
+    Optional<SeatStudy> study =
+        Optional.of(
+            Tested.study(TESTED, test.setUp(), JOB.test().liftsMm(), Calibration.UNCALIBRATED));
+    double head = test.setUp().valve().headDiameterMm();
+    assertThat(FlowArea.CURTAIN.mm2(test, 5, study).orElseThrow())
+        .isCloseTo(Math.PI * head * 5, within(1e-9));
+    assertThat(FlowArea.VALVE.mm2(test, 5, Optional.empty()).orElseThrow())
+        .isCloseTo(Math.PI / 4 * head * head, within(1e-9));
+    double gate = FlowArea.GATE.mm2(test, 5, study).orElseThrow();
+    assertThat(gate).isLessThan(FlowArea.CURTAIN.mm2(test, 5, study).orElseThrow());
+    assertThat(FlowArea.GATE.mm2(test, 4.5, study)).isEmpty();
+    assertThat(FlowArea.THROAT.mm2(test, 5, study).orElseThrow())
+        .isCloseTo(SeatStudy.throatAreaMm2(study.orElseThrow().pairing()), within(1e-9));
+    assertThat(FlowArea.THROAT.mm2(test, 5, Optional.empty())).isEmpty();
+  }
 }

@@ -116,6 +116,7 @@ class SeatStudyTest {
     double flow = AirDemand.flowForPower(150, 4);
     assertThat(Unit.CFM.fromBase(flow)).isCloseTo(145.9, within(0.05));
     assertThat(AirDemand.powerForFlow(flow, 4)).isCloseTo(150, within(1e-9));
+    assertThat(AirDemand.at28(0.03, 28 * 249.08891 / 4)).isCloseTo(0.06, within(1e-9));
   }
 
   @Test

@@ -122,4 +122,45 @@ class NotationTest {
     assertThat(UnitSystem.INCH.pressureText(6974.48948)).isEqualTo("28 inH2O");
     assertThat(UnitSystem.METRIC.flowText(0.0735)).isEqualTo("73.5 l/s");
   }
+
+  @ParameterizedTest
+  @CsvSource({
+    "22, METRIC, 22",
+    "72, INCH, 22.2222",
+    "72 F, METRIC, 22.2222",
+    "22 °C, INCH, 22",
+    "-4 c, METRIC, -4",
+    "(20+22)/2, METRIC, 21"
+  })
+  void readsTemperatures(String typed, UnitSystem system, double celsius) throws NotationException {
+    assertThat(Notation.temperature(typed, system)).isCloseTo(celsius, within(1e-4));
+    assertThat(system.temperatureToC(system.temperatureFrom(celsius)))
+        .isCloseTo(celsius, within(1e-12));
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "1013.25, METRIC, 101325",
+    "29.92, INCH, 101320.76",
+    "1013.25 mbar, INCH, 101325",
+    "101.325 kPa, INCH, 101325",
+    "29.92 inHg, METRIC, 101320.76"
+  })
+  void readsTheBarometer(String typed, UnitSystem system, double pa) throws NotationException {
+    assertThat(Notation.barometer(typed, system)).isCloseTo(pa, within(0.01));
+  }
+
+  @Test
+  void readsSpeedsAndRefusesNonsenseByName() throws NotationException {
+    assertThat(Notation.speed("300 ft/s", UnitSystem.METRIC)).isCloseTo(91.44, within(1e-9));
+    assertThat(Notation.speed("90", UnitSystem.METRIC)).isEqualTo(90);
+    assertThatThrownBy(() -> Notation.temperature("warm", UnitSystem.METRIC))
+        .hasMessage("cannot read \"warm\"; expected a temperature such as 22 C or 72 F");
+    assertThatThrownBy(() -> Notation.barometer("high", UnitSystem.METRIC))
+        .hasMessageContaining("expected a room pressure such as 1013 hPa or 29.9 inHg");
+    assertThat(UnitSystem.INCH.barometerNumber(101_325)).isEqualTo("29.92");
+    assertThat(UnitSystem.METRIC.barometerNumber(101_320)).isEqualTo("1013.2");
+    assertThat(UnitSystem.INCH.temperatureNumber(20)).isEqualTo("68");
+    assertThat(UnitSystem.METRIC.speedNumber(91.44)).isEqualTo("91.4");
+  }
 }

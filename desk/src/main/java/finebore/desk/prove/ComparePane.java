@@ -17,7 +17,6 @@ import finebore.study.ModelFit;
 import finebore.study.Outlook;
 import finebore.study.Score;
 import finebore.study.Tested;
-import finebore.units.Unit;
 import finebore.units.UnitSystem;
 import java.util.ArrayList;
 import java.util.List;
@@ -187,13 +186,15 @@ final class ComparePane extends ScrollPane {
     if (own.test().setUp().direction() != Direction.INTAKE || peak.isEmpty()) {
       return Optional.empty();
     }
-    double to28 = Math.sqrt(Unit.INCH_OF_WATER.toBase(28) / own.depressionPa());
     int ports = job.engine().cylinders() * job.engine().intakesPerCylinder();
     String words =
         "Peak "
             + job.units().flowText(peak.getAsDouble())
             + " is good for about "
-            + UnitSystem.fixed(AirDemand.powerForFlow(peak.getAsDouble() * to28, ports), 0)
+            + UnitSystem.fixed(
+                AirDemand.powerForFlow(
+                    AirDemand.at28(peak.getAsDouble(), own.depressionPa()), ports),
+                0)
             + " hp";
     if (job.engine().targetHp().isPresent()) {
       double target = job.engine().targetHp().getAsDouble();
@@ -201,7 +202,10 @@ final class ComparePane extends ScrollPane {
           "; "
               + UnitSystem.fixed(target, 0)
               + " hp needs "
-              + job.units().flowText(AirDemand.flowForPower(target, ports) / to28);
+              + job.units()
+                  .flowText(
+                      AirDemand.flowForPower(target, ports)
+                          / AirDemand.at28(1, own.depressionPa()));
     }
     return Optional.of(words + " (common practice).");
   }

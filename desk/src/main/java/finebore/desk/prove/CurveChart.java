@@ -3,22 +3,21 @@ package finebore.desk.prove;
 import finebore.bench.BenchTest;
 import finebore.bench.Comparison;
 import finebore.bench.Doubt;
-import finebore.bench.ReducedTest;
 import finebore.desk.controls.DrawnRegion;
+import finebore.desk.prove.CurveValues.At;
+import finebore.desk.prove.CurveValues.Mode;
 import finebore.desk.session.ProveState;
 import finebore.desk.session.ProveState.Shown;
 import finebore.desk.theme.Palette;
 import finebore.desk.theme.Theme;
 import finebore.flow.Bands;
 import finebore.flow.Bands.Band;
-import finebore.flow.LiftPoint;
-import finebore.study.SeatStudy;
+import finebore.study.FlowArea;
 import finebore.units.UnitSystem;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
 import javafx.geometry.VPos;
@@ -33,42 +32,6 @@ import javafx.scene.text.TextAlignment;
  */
 final class CurveChart extends DrawnRegion {
 
-  /** What stands on the upright axis. */
-  enum Mode {
-    FLOW("Flow"),
-    COEFFICIENT("Cd"),
-    GAIN("Gain"),
-    SPEED("Speed");
-
-    private final String words;
-
-    Mode(String words) {
-      this.words = words;
-    }
-
-    String words() {
-      return words;
-    }
-  }
-
-  /** The area that coefficients and speeds are on. */
-  enum Area {
-    CURTAIN("curtain"),
-    VALVE("valve"),
-    THROAT("throat"),
-    GATE("gate");
-
-    private final String words;
-
-    Area(String words) {
-      this.words = words;
-    }
-
-    String words() {
-      return words;
-    }
-  }
-
   /** A legend's line and the gaps about it. */
   private static final double LEGEND_PX = 36;
 
@@ -76,7 +39,7 @@ final class CurveChart extends DrawnRegion {
   private final Supplier<Palette> palette;
   private final Supplier<Double> textScale;
   private Mode mode = Mode.FLOW;
-  private Area area = Area.CURTAIN;
+  private FlowArea area = FlowArea.CURTAIN;
 
   CurveChart(ProveState state, Supplier<Palette> palette, Supplier<Double> textScale) {
     super("curve-chart", "Flow tests over lift");
@@ -88,7 +51,7 @@ final class CurveChart extends DrawnRegion {
     addEventHandler(MouseEvent.MOUSE_PRESSED, this::pressed);
   }
 
-  void show(Mode changed, Area on) {
+  void show(Mode changed, FlowArea on) {
     mode = changed;
     area = on;
     requestLayout();
@@ -128,9 +91,6 @@ final class CurveChart extends DrawnRegion {
     g.strokeRect(0.5, 0.5, w - 1, h - 1);
   }
 
-  /** One point of a curve. */
-  private record At(double lift, double value) {}
-
   private final class Painter {
     private final GraphicsContext g;
     private final Shown shown;
@@ -164,12 +124,12 @@ final class CurveChart extends DrawnRegion {
     }
 
     void paint() {
-      List<At> own = curve(shown.test(), shown.study());
-      List<At> other =
-          mode == Mode.GAIN ? List.of() : curve(shown.reference(), shown.referenceStudy());
-      List<At> up = predicted(1);
-      List<At> down = predicted(-1);
-      List<At> middle = predicted(0);
+      CurveValues values = new CurveValues(shown, mode, area);
+      List<At> own = values.own();
+      List<At> other = values.other();
+      List<At> up = values.predicted(1);
+      List<At> down = values.predicted(-1);
+      List<At> middle = values.predicted(0);
       scale(Stream.of(own, other, up, down).flatMap(List::stream).map(At::value).toList());
       bands();
       grid();
@@ -188,7 +148,7 @@ final class CurveChart extends DrawnRegion {
       marks(own);
       cam();
       here();
-      title(own, other, middle);
+      title(values, own, other, middle);
     }
 
     private void scale(List<Double> values) {
@@ -201,81 +161,6 @@ final class CurveChart extends DrawnRegion {
       double air = 0.06 * (high - low);
       high += air;
       low -= mode == Mode.GAIN ? air : 0;
-    }
-
-    /** The curve of a test in the units of the axis. */
-    private List<At> curve(Optional<BenchTest> test, Optional<SeatStudy> study) {
-      List<At> points = new ArrayList<>();
-      if (test.isEmpty()) {
-        return points;
-      }
-      ReducedTest reduced = shown.book().reduced(test.get());
-      for (ReducedTest.Lift lift : reduced.lifts()) {
-        value(lift.liftMm(), lift.meanM3s(), reduced, study)
-            .ifPresent(v -> points.add(new At(lift.liftMm(), v)));
-      }
-      return points;
-    }
-
-    private OptionalDouble value(
-        double lift, double flow, ReducedTest test, Optional<SeatStudy> study) {
-      return switch (mode) {
-        case FLOW -> OptionalDouble.of(units.flow().fromBase(flow));
-        case GAIN ->
-            shown
-                .reference()
-                .map(shown.book()::reduced)
-                .flatMap(r -> r.at(lift))
-                .filter(r -> r.meanM3s() > 0)
-                .map(r -> OptionalDouble.of(100 * (flow / r.meanM3s() - 1)))
-                .orElse(OptionalDouble.empty());
-        case COEFFICIENT ->
-            areaMm2(lift, study, test.test(), area).stream()
-                .map(mm2 -> test.coefficient(flow, mm2))
-                .findFirst();
-        case SPEED ->
-            areaMm2(lift, study, test.test(), area).stream()
-                .map(mm2 -> units.speed().fromBase(ReducedTest.speedMs(flow, mm2)))
-                .findFirst();
-      };
-    }
-
-    /** An area of the tested seat; the gate and throat are the model's. */
-    private OptionalDouble areaMm2(
-        double lift, Optional<SeatStudy> study, BenchTest test, Area of) {
-      double head = test.setUp().valve().headDiameterMm();
-      return switch (of) {
-        case CURTAIN -> OptionalDouble.of(Math.PI * head * lift);
-        case VALVE -> OptionalDouble.of(Math.PI / 4 * head * head);
-        case THROAT ->
-            study
-                .map(s -> OptionalDouble.of(SeatStudy.throatAreaMm2(s.pairing())))
-                .orElse(OptionalDouble.empty());
-        case GATE ->
-            study
-                .flatMap(SeatStudy::curve)
-                .flatMap(
-                    c ->
-                        c.points().stream()
-                            .filter(p -> Math.abs(p.liftMm() - lift) < BenchTest.SAME_LIFT_MM)
-                            .findFirst())
-                .map((LiftPoint p) -> OptionalDouble.of(p.losses().gate().areaMm2()))
-                .orElse(OptionalDouble.empty());
-      };
-    }
-
-    /** What was predicted, so many standard deviations off. */
-    private List<At> predicted(int deviations) {
-      List<At> points = new ArrayList<>();
-      if (shown.test().isEmpty()) {
-        return points;
-      }
-      ReducedTest reduced = shown.book().reduced(shown.test().get());
-      for (BenchTest.Predicted p : shown.predicted()) {
-        value(p.liftMm(), p.flowM3s() * (1 + deviations * p.spread()), reduced, shown.study())
-            .ifPresent(v -> points.add(new At(p.liftMm(), v)));
-      }
-      return points;
     }
 
     private void text(
@@ -498,18 +383,8 @@ final class CurveChart extends DrawnRegion {
       g.strokeLine(x(shown.liftMm()), bottom, x(shown.liftMm()), bottom + 4);
     }
 
-    private void title(List<At> own, List<At> other, List<At> middle) {
-      String what =
-          switch (mode) {
-            case FLOW ->
-                "Flow, "
-                    + units.flow().symbol()
-                    + " at "
-                    + units.pressureText(shown.job().test().depressionPa());
-            case COEFFICIENT -> "Discharge coefficient on the " + area.words() + " area";
-            case GAIN -> "Gain, %";
-            case SPEED -> "Mean speed at the " + area.words() + ", " + units.speed().symbol();
-          };
+    private void title(CurveValues values, List<At> own, List<At> other, List<At> middle) {
+      String what = values.title();
       double y = size() * 1.1;
       text(what, 10, y, colours.text(), TextAlignment.LEFT, false);
       boolean frozen = shown.test().filter(t -> !t.predicted().isEmpty()).isPresent();

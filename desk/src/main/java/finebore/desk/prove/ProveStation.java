@@ -2,8 +2,7 @@ package finebore.desk.prove;
 
 import finebore.bench.BenchTest;
 import finebore.bench.SetUp.TestedState;
-import finebore.desk.prove.CurveChart.Area;
-import finebore.desk.prove.CurveChart.Mode;
+import finebore.desk.prove.CurveValues.Mode;
 import finebore.desk.session.BenchSession;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.ProveState;
@@ -13,6 +12,7 @@ import finebore.formats.CsvTable;
 import finebore.formats.FileProblem;
 import finebore.formats.SafeFile;
 import finebore.formats.TestExport;
+import finebore.study.FlowArea;
 import finebore.study.NextTest;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -235,7 +235,7 @@ public final class ProveStation extends BorderPane {
                   }));
     }
     modes.getToggles().getFirst().setSelected(true);
-    for (Area each : Area.values()) {
+    for (FlowArea each : FlowArea.values()) {
       area.getItems().add(each.words());
     }
     area.getSelectionModel().selectFirst();
@@ -273,7 +273,7 @@ public final class ProveStation extends BorderPane {
   private void chartMode() {
     Mode mode = Mode.values()[index(modes)];
     area.setVisible(mode == Mode.COEFFICIENT || mode == Mode.SPEED);
-    chart.show(mode, Area.values()[area.getSelectionModel().getSelectedIndex()]);
+    chart.show(mode, FlowArea.values()[area.getSelectionModel().getSelectedIndex()]);
   }
 
   private void tab() {
