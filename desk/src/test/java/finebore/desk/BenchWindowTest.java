@@ -241,6 +241,20 @@ class BenchWindowTest {
   }
 
   @Test
+  void whatIsHalfTypedOutlivesAnotherSizeOfTheWindow() {
+    desk.type(KeyCode.DIGIT4);
+    desk.settle();
+    assertThat(desk.focused()).isEqualTo("test-5-500");
+    desk.write("not yet");
+    desk.runFx(() -> ((Stage) desk.window.scene().getWindow()).setWidth(1020));
+    desk.settle();
+    WaitForAsyncUtils.waitForFxEvents();
+    assertThat(desk.focused()).isEqualTo("test-5-500");
+    assertThat(desk.text("#test-5-500")).isEqualTo("not yet");
+    assertThat(value(5, 0.5)).isPositive();
+  }
+
+  @Test
   void aTestIsDeletedAndComesBack() {
     desk.type(KeyCode.DIGIT4);
     desk.runFx(() -> desk.window.prove().state().select(3));

@@ -95,7 +95,9 @@ final class ImportPane extends VBox {
     Button leave = new Button("Leave it");
     leave.setId("import-leave");
     leave.setOnAction(e -> closed.run());
-    HBox buttons = new HBox(8, new Label("Tested"), state, take, leave);
+    HBox buttons =
+        new HBox(
+            8, new Label("Seat " + session.seat().get().label() + ", tested"), state, take, leave);
     buttons.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
     getChildren().addAll(title, how, mapping, outcome, refusals, buttons);
     read();

@@ -293,6 +293,9 @@ public final class ProveStation extends BorderPane {
 
   /** Puts the keyboard where the work begins. */
   public void focus() {
+    // What has never been laid out is not in the window yet, and cannot take the keyboard.
+    applyCss();
+    layout();
     sheet.focusFirst();
   }
 

@@ -157,6 +157,12 @@ final class TestCell extends TextField {
     }
   }
 
+  /** What has been typed and not been taken, if anything. */
+  Optional<String> halfTyped() {
+    boolean own = isWrong() || isFocused();
+    return own && !getText().strip().equals(written) ? Optional.of(getText()) : Optional.empty();
+  }
+
   private boolean isWrong() {
     return getStyleClass().getLast().equals("wrong");
   }

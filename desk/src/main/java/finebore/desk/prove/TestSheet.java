@@ -22,6 +22,8 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.geometry.HPos;
+import javafx.scene.Node;
+import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -108,11 +110,12 @@ final class TestSheet extends VBox implements TestCell.Sheet {
 
   private void show(Shown shown) {
     List<BenchTest> visible = window(shown);
+    Runnable putBack = () -> {};
     List<Integer> ids = visible.stream().map(BenchTest::id).toList();
     if (!ids.equals(columns) || !shown.liftsMm().equals(rows)) {
       columns = ids;
       rows = shown.liftsMm();
-      build(shown, visible);
+      putBack = build(shown, visible);
     }
     which.setText(
         shown.tests().isEmpty()
@@ -137,6 +140,7 @@ final class TestSheet extends VBox implements TestCell.Sheet {
     for (BenchTest test : visible) {
       column(test, shown);
     }
+    putBack.run();
   }
 
   /** As many tests as there is room for, the one looked at among them. */
@@ -153,7 +157,28 @@ final class TestSheet extends VBox implements TestCell.Sheet {
     return shown.tests().subList(first, first + room);
   }
 
-  private void build(Shown shown, List<BenchTest> visible) {
+  /**
+   * Builds the cells anew.
+   *
+   * @return puts the keyboard and what was half typed back, once the cells show something
+   */
+  private Runnable build(Shown shown, List<BenchTest> visible) {
+    Map<String, String> halfTyped = new HashMap<>();
+    Optional<String> focused =
+        Optional.ofNullable(getScene())
+            .map(Scene::getFocusOwner)
+            .map(Node::getId)
+            .filter(cells::containsKey);
+    cells.values().forEach(c -> c.halfTyped().ifPresent(t -> halfTyped.put(c.getId(), t)));
+    fill(shown, visible);
+    return () -> {
+      focused.map(cells::get).ifPresent(TestCell::requestFocus);
+      halfTyped.forEach(
+          (id, text) -> Optional.ofNullable(cells.get(id)).ifPresent(c -> c.setText(text)));
+    };
+  }
+
+  private void fill(Shown shown, List<BenchTest> visible) {
     grid.getChildren().clear();
     cells.clear();
     marks.clear();
