@@ -2,6 +2,7 @@ package finebore.study;
 
 import finebore.bench.BenchTest;
 import finebore.bench.ReducedTest;
+import finebore.bench.SetUpDifference;
 import finebore.flow.Bands.Band;
 import finebore.job.Job;
 import finebore.job.Port;
@@ -41,13 +42,14 @@ public record Score(List<Miss> misses, Map<Band, Figures> bands) {
   /**
    * Scores the predictions of a job's intakes or exhausts.
    *
-   * @param fit the test it was calibrated on, which cannot tell how well it predicts
+   * @param fit the test it was calibrated on, which cannot tell how well it predicts; nor can one
+   *     that was set up so differently that the two may not be ranked
    */
   public static Score of(Job job, Port port, Optional<ModelFit> fit) {
     List<Miss> misses = new ArrayList<>();
     for (BenchTest test : job.bench().tests()) {
-      boolean own = fit.isPresent() && fit.get().test().id() == test.id();
-      if (test.setUp().direction() == port.direction() && !own && !test.predicted().isEmpty()) {
+      boolean counts = fit.map(f -> tells(f.test(), test)).orElse(true);
+      if (test.setUp().direction() == port.direction() && counts && !test.predicted().isEmpty()) {
         add(misses, job, test);
       }
     }
@@ -63,6 +65,13 @@ public record Score(List<Miss> misses, Map<Band, Figures> bands) {
       }
     }
     return new Score(misses, bands);
+  }
+
+  /** Whether a test tells how well another's calibration predicts: the model knows of no pipes. */
+  private static boolean tells(BenchTest calibrating, BenchTest test) {
+    return calibrating.id() != test.id()
+        && SetUpDifference.between(calibrating, test).stream()
+            .noneMatch(d -> d.spoils() && d.item() != SetUpDifference.Item.VALVE);
   }
 
   private static void add(List<Miss> misses, Job job, BenchTest test) {

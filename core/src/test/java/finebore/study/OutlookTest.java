@@ -113,6 +113,11 @@ class OutlookTest {
     double expected = Math.sqrt((5 * 0.02 * 0.02 + low.lifts() * 0.08 * 0.08) / (5 + low.lifts()));
     assertThat(bad.spread().low()).isCloseTo(expected, within(1e-6));
     assertThat(bad.spreadOfFlow(Band.LOW)).isEqualTo(bad.spread().low());
+    BenchTest piped = missed.bench().tests().getLast();
+    Job elsewhere =
+        missed.withBench(
+            missed.bench().with(piped.withSetUp(piped.setUp().withBore(OptionalDouble.of(120)))));
+    assertThat(Outlook.of(elsewhere, Port.INTAKE).score().misses()).isEmpty();
     assertThat(Outlook.of(JOB, Port.INTAKE).spread()).isEqualTo(Spread.UNLEARNT);
     assertThat(Outlook.of(JOB, Port.INTAKE).spreadOfFlow(Band.LOW)).isEqualTo(0.15);
   }
