@@ -113,7 +113,14 @@ final class BenchPane extends BorderPane {
     settings.addRow(0, small("Bench"), which);
     settings.addRow(1, small("Read each lift"), repeats);
     FlowPane buttons = new FlowPane(8, 6, start, resume, stop, plates, faults);
-    VBox left = new VBox(10, title, checklist, settings, buttons, says, recheck, ranges);
+    Label care =
+        new Label(
+            "Cover your ears at a running bench; keep hands and cloth from its blower and from a"
+                + " valve that moves by itself.");
+    care.getStyleClass().addAll("small", "muted");
+    care.setWrapText(true);
+    care.setMinHeight(Region.USE_PREF_SIZE);
+    VBox left = new VBox(10, title, checklist, settings, buttons, says, recheck, ranges, care);
     left.getStyleClass().add("column");
     ScrollPane scroll = new ScrollPane(left);
     scroll.setFitToWidth(true);

@@ -51,7 +51,10 @@ final class PicturesPane extends ScrollPane {
     add.setId("add-picture");
     add.setOnAction(e -> choose.get().ifPresent(this::add));
     Label how =
-        new Label("Wet-flow patterns, dye, marks. Each is copied into a folder beside the job.");
+        new Label(
+            "Wet-flow patterns, dye, marks. Each is copied into a folder beside the job. Keep dye,"
+                + " solvent and oil mist away from heaters and sparks.");
+    how.setWrapText(true);
     how.getStyleClass().addAll("small", "muted");
     HBox head = new HBox(10, add, how);
     head.setAlignment(javafx.geometry.Pos.CENTER_LEFT);

@@ -20,6 +20,9 @@ final class ShortcutSheet extends StackPane {
           new String[] {"[   ]", "Previous, next seat"},
           new String[] {"1   2   4", "Found, Plan, Prove station"},
           new String[] {"Ctrl T, Ctrl I, Ctrl E", "Prove: new test, import, export"},
+          new String[] {
+            "Enter, arrows in a test", "Take the reading and go on; the cells beside it"
+          },
           new String[] {"P   O", "As planned, as found"},
           new String[] {"Page Up, Page Down", "The metal one operation earlier, later"},
           new String[] {"Enter in a reading", "Take it and go on"},
