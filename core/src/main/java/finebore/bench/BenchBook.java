@@ -1,9 +1,11 @@
 package finebore.bench;
 
 import finebore.flow.Direction;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * A job's flow tests and the ranges of the bench.
@@ -38,6 +40,15 @@ public record BenchBook(List<BenchRange> ranges, List<BenchTest> tests) {
 
   public Optional<BenchRange> range(String name) {
     return ranges.stream().filter(r -> r.name().equals(name)).findFirst();
+  }
+
+  /**
+   * Flow that a share of a range comes to on a day, at the standard air, m3/s; empty when the range
+   * has no check plate.
+   */
+  public OptionalDouble flowM3s(String range, double percent, Optional<LocalDate> day) {
+    OptionalDouble full = range(range).map(r -> r.fullFlowM3s(day)).orElse(OptionalDouble.empty());
+    return full.isPresent() ? OptionalDouble.of(percent / 100 * full.getAsDouble()) : full;
   }
 
   /** An id that no test has. */

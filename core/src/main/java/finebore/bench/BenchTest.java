@@ -98,6 +98,11 @@ public record BenchTest(
     return lifts.stream().filter(l -> Math.abs(l.liftMm() - liftMm) < SAME_LIFT_MM).findFirst();
   }
 
+  /** What is noted at a lift, or nothing noted there yet. */
+  public LiftReadings noted(double liftMm) {
+    return at(liftMm).orElseGet(() -> LiftReadings.of(liftMm, List.of()));
+  }
+
   /** With what is noted at a lift put in its place; a lift with nothing noted goes. */
   public BenchTest with(LiftReadings changed) {
     List<LiftReadings> others = new ArrayList<>(lifts);

@@ -89,6 +89,13 @@ public record Comparison(
     return differences.stream().noneMatch(SetUpDifference::spoils);
   }
 
+  /** What came of a lift, if both have it. */
+  public Optional<Line> at(double liftMm) {
+    return lines.stream()
+        .filter(l -> Math.abs(l.liftMm() - liftMm) < BenchTest.SAME_LIFT_MM)
+        .findFirst();
+  }
+
   /**
    * Compares two tests, both brought to the same depression.
    *

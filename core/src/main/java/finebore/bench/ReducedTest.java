@@ -86,16 +86,11 @@ public record ReducedTest(
   /** What went through the seat, leakage taken off, m3/s. */
   private static OptionalDouble asFlowed(BenchReading reading, BenchTest test, BenchBook book) {
     double leak = test.setUp().leakageM3s().orElse(0);
-    if (reading.range().isEmpty()) {
-      return OptionalDouble.of(Math.max(0, reading.value() - leak));
-    }
-    OptionalDouble full =
-        book.range(reading.range().get())
-            .map(r -> r.fullFlowM3s(test.date()))
-            .orElse(OptionalDouble.empty());
-    return full.isPresent()
-        ? OptionalDouble.of(Math.max(0, reading.value() / 100 * full.getAsDouble() - leak))
-        : full;
+    OptionalDouble flow =
+        reading.range().isEmpty()
+            ? OptionalDouble.of(reading.value())
+            : book.flowM3s(reading.range().get(), reading.value(), test.date());
+    return flow.isPresent() ? OptionalDouble.of(Math.max(0, flow.getAsDouble() - leak)) : flow;
   }
 
   private static double toStandard(BenchReading reading, BenchTest test, double standardPa) {

@@ -324,8 +324,9 @@ class BenchWindowTest {
         desk.onFx(
             () -> {
               var mark = desk.lookup("#mark-5-6000").<javafx.scene.control.Label>query();
-              return mark.prefWidth(-1)
-                  - new javafx.scene.text.Text(mark.getText()).getLayoutBounds().getWidth();
+              var whole = new javafx.scene.text.Text(mark.getText());
+              whole.setFont(mark.getFont());
+              return mark.getWidth() - whole.getLayoutBounds().getWidth();
             });
     assertThat(cut).isPositive();
   }

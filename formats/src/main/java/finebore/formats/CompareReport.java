@@ -93,7 +93,7 @@ public final class CompareReport {
   }
 
   /** The lines that tell how far the comparison holds, those that matter most first. */
-  public static List<String> caveats(Comparison comparison, UnitSystem units) {
+  private static List<String> caveats(Comparison comparison, UnitSystem units) {
     List<String> lines = new ArrayList<>();
     if (!comparison.isRanked()) {
       lines.add("Not ranked: the set-ups differ.");
@@ -101,6 +101,13 @@ public final class CompareReport {
     for (SetUpDifference difference : comparison.differences()) {
       lines.add((difference.spoils() ? "! " : "") + difference.words(units));
     }
+    lines.addAll(limits(comparison));
+    return lines;
+  }
+
+  /** What the bench can tell of the two, and what could not be allowed for. */
+  public static List<String> limits(Comparison comparison) {
+    List<String> lines = new ArrayList<>();
     lines.add(noise(comparison));
     for (ReducedTest test : List.of(comparison.reference(), comparison.test())) {
       test.notes().forEach(n -> lines.add(test.test().name() + ": " + n));

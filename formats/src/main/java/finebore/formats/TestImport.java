@@ -203,11 +203,6 @@ public final class TestImport {
     };
   }
 
-  /** Whether all columns are known and there is enough to take readings from. */
-  public static boolean isPlain(List<Column> columns) {
-    return columns.stream().allMatch(Column::known) && missing(columns).isEmpty();
-  }
-
   /** What a mapping lacks, in words; empty when it can be used. */
   public static Optional<String> missing(List<Column> columns) {
     long lifts = columns.stream().filter(c -> c.role() == Role.LIFT).count();

@@ -40,6 +40,10 @@ class BenchFilesTest {
     return TestImport.read(table, TestImport.guess(table), "a table");
   }
 
+  private static boolean isPlain(List<Column> columns) {
+    return columns.stream().allMatch(Column::known) && TestImport.missing(columns).isEmpty();
+  }
+
   @Test
   void aPlainTableIsUnderstood() throws FileProblem {
     String text =
@@ -48,7 +52,7 @@ class BenchFilesTest {
             + "found,I2,0.100,45.6,2,,,\n"
             + "found,I2,0.200,88.1,1,yes,-120,\"streaks, wet\"\n";
     CsvTable table = CsvTable.of(text);
-    assertThat(TestImport.isPlain(TestImport.guess(table))).isTrue();
+    assertThat(isPlain(TestImport.guess(table))).isTrue();
     TestImport.Result result = read(text);
     assertThat(result.rejected()).isEmpty();
     Imported test = result.tests().getFirst();
@@ -123,7 +127,7 @@ class BenchFilesTest {
   void columnsThatSayNothingAskToBeMapped() throws FileProblem {
     CsvTable table = CsvTable.of("A,B\n0.1,45\n0.2,88\n");
     List<Column> columns = new ArrayList<>(TestImport.guess(table));
-    assertThat(TestImport.isPlain(columns)).isFalse();
+    assertThat(isPlain(columns)).isFalse();
     assertThat(TestImport.missing(columns)).contains("expected one column of lifts, found 0");
     assertThatThrownBy(() -> TestImport.read(table, columns, "x"))
         .isInstanceOf(FileProblem.class)
@@ -143,7 +147,7 @@ class BenchFilesTest {
       Job job = JobFile.demo().withUnits(units);
       String csv = TestExport.csv(job);
       CsvTable table = CsvTable.of(csv);
-      assertThat(TestImport.isPlain(TestImport.guess(table))).isTrue();
+      assertThat(isPlain(TestImport.guess(table))).isTrue();
       TestImport.Result result = TestImport.read(table, TestImport.guess(table), "x");
       assertThat(result.rejected()).isEmpty();
       assertThat(result.tests()).hasSameSizeAs(job.bench().tests());

@@ -65,6 +65,12 @@ public record Frame(String text) {
         .toArray(String[]::new);
   }
 
+  /** The first word that is no pair; nothing where all are. */
+  String command() {
+    String[] words = words();
+    return words.length > 0 ? words[0] : "";
+  }
+
   /** The key=value pairs among the words. */
   public Map<String, String> values() {
     Map<String, String> values = new LinkedHashMap<>();

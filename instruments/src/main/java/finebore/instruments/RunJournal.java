@@ -147,12 +147,17 @@ public final class RunJournal implements AutoCloseable {
         damaged++;
         continue;
       }
-      switch (frame.get().words()[0]) {
-        case "RUN" -> plan = plan.or(() -> Optional.of(Plan.of(frame.get())));
-        case "TAKEN" -> taken.add(Taken.of(frame.get()));
-        case "SAMPLE" -> samples++;
-        case "DONE" -> finished = true;
-        default -> damaged++;
+      try {
+        switch (frame.get().command()) {
+          case "RUN" -> plan = plan.or(() -> Optional.of(Plan.of(frame.get())));
+          case "TAKEN" -> taken.add(Taken.of(frame.get()));
+          case "SAMPLE" -> samples++;
+          case "DONE" -> finished = true;
+          default -> damaged++;
+        }
+      } catch (IllegalArgumentException e) {
+        // Whole, and yet no line of a journal: another program's.
+        damaged++;
       }
     }
     int raw = samples;

@@ -20,22 +20,11 @@ public final class Takings {
   public static BenchTest into(BenchTest test, Taken taken, BenchBook book) {
     BenchTest aired = test.air().isEmpty() ? test.withAir(Optional.of(taken.air())) : test;
     if (taken.liftMm() <= 0) {
-      OptionalDouble full =
-          book.range(taken.range())
-              .map(r -> r.fullFlowM3s(test.date()))
-              .orElse(OptionalDouble.empty());
-      return full.isPresent()
-          ? aired.withSetUp(
-              aired
-                  .setUp()
-                  .withLeakage(OptionalDouble.of(taken.percent() / 100 * full.getAsDouble())))
-          : aired;
+      OptionalDouble leak = book.flowM3s(taken.range(), taken.percent(), test.date());
+      return leak.isPresent() ? aired.withSetUp(aired.setUp().withLeakage(leak)) : aired;
     }
     BenchReading reading = taken.reading();
-    LiftReadings lift =
-        aired
-            .at(taken.liftMm())
-            .orElseGet(() -> LiftReadings.of(taken.liftMm(), java.util.List.of()));
+    LiftReadings lift = aired.noted(taken.liftMm());
     return lift.readings().contains(reading) ? aired : aired.with(lift.withReading(reading));
   }
 }

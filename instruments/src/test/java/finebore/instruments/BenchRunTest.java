@@ -113,6 +113,56 @@ class BenchRunTest {
     return taken.percent() / 100 * full * Math.sqrt(PA / taken.depressionPa());
   }
 
+  /**
+   * Counts what goes wrong on a link: no answer, noise, a fixture that is not where it was sent.
+   */
+  private static final class Watched implements BenchLink {
+    private final SimulatedLink link;
+    private Frame asked = new Frame("0");
+    private int faults;
+
+    Watched(SimulatedLink link) {
+      this.link = link;
+    }
+
+    @Override
+    public void send(String line) {
+      asked = Frame.of(line).orElseThrow();
+      link.send(line);
+    }
+
+    @Override
+    public Optional<String> receive(Duration timeout) {
+      Optional<String> line = link.receive(timeout);
+      Optional<Frame> frame = line.flatMap(Frame::of);
+      boolean stuck =
+          frame.isPresent()
+              && asked.text().contains(" LIFT ")
+              && frame.get().number("lift") != Double.parseDouble(asked.words()[2]);
+      if (frame.isEmpty() || stuck) {
+        faults++;
+      }
+      return line;
+    }
+
+    @Override
+    public void reopen() {
+      link.reopen();
+    }
+
+    @Override
+    public void close() {
+      link.close();
+    }
+  }
+
+  @Test
+  void aRunWithoutFaultsMeetsNone() {
+    Watched link = new Watched(new SimulatedLink(bench));
+    assertThat(run(link, plan(1), new Told()).run()).isEqualTo(BenchRun.Outcome.DONE);
+    assertThat(link.faults).isZero();
+  }
+
   @ParameterizedTest
   @EnumSource(Fault.class)
   void aFaultThatPassesIsSurvived(Fault fault) throws IOException {

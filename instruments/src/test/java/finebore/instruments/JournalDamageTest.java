@@ -112,6 +112,22 @@ class JournalDamageTest {
   }
 
   @Test
+  void aWholeLineThatMakesNoSenseCountsAsDamaged() throws IOException {
+    String strange =
+        new Frame("TAKEN repeat=one lift=2").line()
+            + "\n"
+            + new Frame("RUN lifts=low").line()
+            + "\n"
+            + new Frame("a=b").line()
+            + "\n";
+    Files.writeString(journal, strange + Files.readString(journal));
+    RunJournal.Contents kept = RunJournal.read(journal).orElseThrow();
+    assertThat(kept.taken()).isEqualTo(all);
+    assertThat(kept.damaged()).isEqualTo(3);
+    assertThat(run().done()).isTrue();
+  }
+
+  @Test
   void aPlanMakesSense() {
     assertThatThrownBy(() -> new RunJournal.Plan(1, List.of(), 2, 7000))
         .hasMessage("a run needs lifts and 1 to 10 repeats, had 0 lifts and 2 repeats");

@@ -93,9 +93,7 @@ final class ComparePane extends ScrollPane {
       means.getChildren().add(cam);
     }
     lines.getChildren().add(means);
-    CompareReport.caveats(c, job.units()).stream()
-        .skip(c.differences().size() + (c.isRanked() ? 0 : 1))
-        .forEach(l -> say("· " + l, "muted"));
+    CompareReport.limits(c).forEach(l -> say("· " + l, "muted"));
   }
 
   private static Label mean(String name, Mean mean) {

@@ -173,11 +173,7 @@ final class CurveChart extends DrawnRegion {
     }
 
     private void bands() {
-      double head =
-          shown
-              .test()
-              .map(t -> t.setUp().valve().headDiameterMm())
-              .orElse(shown.job().group(shown.port()).found().valve().headDiameterMm());
+      double head = shown.headDiameterMm();
       Bands bands = shown.job().test().bands();
       double[] limits = {0, bands.lowTo() * head, bands.midTo() * head, lastLift};
       for (Band band : Band.values()) {
@@ -302,11 +298,7 @@ final class CurveChart extends DrawnRegion {
       for (At p : points) {
         shown
             .comparison()
-            .flatMap(
-                c ->
-                    c.lines().stream()
-                        .filter(l -> Math.abs(l.liftMm() - p.lift()) < BenchTest.SAME_LIFT_MM)
-                        .findFirst())
+            .flatMap(c -> c.at(p.lift()))
             .ifPresent(
                 l ->
                     text(

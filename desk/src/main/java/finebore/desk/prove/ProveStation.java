@@ -55,6 +55,9 @@ public final class ProveStation extends BorderPane {
     Optional<Path> picture();
   }
 
+  /** Place of the bench among the views. */
+  private static final int BENCH_VIEW = 2;
+
   private final JobSession session;
   private final ProveState state;
   private final BenchSession bench;
@@ -280,10 +283,12 @@ public final class ProveStation extends BorderPane {
     Node shown = List.of(compare, setUp, lift, pictures).get(index(tabs));
     below.getChildren().setAll(shown);
     VBox.setVgrow(shown, Priority.ALWAYS);
+    showPages();
   }
 
   private void view() {
     setCenter(importing.orElseGet(() -> List.of(tests, ladder, benchPane).get(index(views))));
+    showPages();
   }
 
   /** Begins to follow the job: nothing is built for a station nobody looks at. */
@@ -338,11 +343,24 @@ public final class ProveStation extends BorderPane {
     fill(test, shown.tests(), shown.test());
     fill(reference, shown.tests(), shown.reference());
     showing = false;
-    compare.show(shown);
-    setUp.show(shown);
-    lift.show(shown);
-    pictures.show(shown);
-    benchPane.show(shown);
+    showPages(shown);
+  }
+
+  /** Brings the page and the view that can be seen up to date; the others wait until they are. */
+  private void showPages(Shown shown) {
+    switch (index(tabs)) {
+      case 0 -> compare.show(shown);
+      case 1 -> setUp.show(shown);
+      case 2 -> lift.show(shown);
+      default -> pictures.show(shown);
+    }
+    if (index(views) == BENCH_VIEW) {
+      benchPane.show(shown);
+    }
+  }
+
+  private void showPages() {
+    Optional.ofNullable(state.shown().get()).ifPresent(this::showPages);
   }
 
   private static void fill(

@@ -29,15 +29,6 @@ final class ProveWords {
     };
   }
 
-  static String word(Verdict verdict) {
-    return switch (verdict) {
-      case GAIN -> "gain";
-      case LOSS -> "loss";
-      case WITHIN -> "bench's noise";
-      case UNRANKED -> "not ranked";
-    };
-  }
-
   /** How wide words come out, px. */
   static double width(String words, Font font) {
     Text measured = new Text(words);

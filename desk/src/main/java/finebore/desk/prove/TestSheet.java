@@ -240,16 +240,7 @@ final class TestSheet extends VBox implements TestCell.Sheet {
   }
 
   private static Band band(double lift, Shown shown) {
-    return shown
-        .job()
-        .test()
-        .bands()
-        .of(
-            lift,
-            shown
-                .test()
-                .map(t -> t.setUp().valve().headDiameterMm())
-                .orElse(shown.job().group(shown.port()).found().valve().headDiameterMm()));
+    return shown.job().test().bands().of(lift, shown.headDiameterMm());
   }
 
   /** A lift, the first of each band with the band's name. */
@@ -284,11 +275,7 @@ final class TestSheet extends VBox implements TestCell.Sheet {
       mark(
           marks.get("mark-" + test.id() + "-" + Math.round(lift * 1000)),
           noted,
-          comparison.flatMap(
-              c ->
-                  c.lines().stream()
-                      .filter(l -> Math.abs(l.liftMm() - lift) < BenchTest.SAME_LIFT_MM)
-                      .findFirst()),
+          comparison.flatMap(c -> c.at(lift)),
           shown.job().units());
     }
   }
@@ -341,13 +328,7 @@ final class TestSheet extends VBox implements TestCell.Sheet {
   private static BenchBook with(
       BenchBook book, int test, double lift, List<BenchReading> readings) {
     return book.test(test)
-        .map(
-            t ->
-                book.with(
-                    t.with(
-                        t.at(lift)
-                            .orElseGet(() -> LiftReadings.of(lift, List.of()))
-                            .withReadings(readings))))
+        .map(t -> book.with(t.with(t.noted(lift).withReadings(readings))))
         .orElse(book);
   }
 

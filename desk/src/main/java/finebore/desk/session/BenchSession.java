@@ -360,13 +360,6 @@ public final class BenchSession {
 
   /** Flow that a sample comes to at the job's ranges, m3/s. */
   public OptionalDouble flowOf(Sample sample) {
-    OptionalDouble full =
-        session
-            .job()
-            .bench()
-            .range(sample.range())
-            .map(r -> r.fullFlowM3s(Optional.empty()))
-            .orElse(OptionalDouble.empty());
-    return full.isPresent() ? OptionalDouble.of(sample.percent() / 100 * full.getAsDouble()) : full;
+    return session.job().bench().flowM3s(sample.range(), sample.percent(), Optional.empty());
   }
 }

@@ -74,7 +74,13 @@ public final class ProveState {
 
     /** What is noted at the lift looked at, or nothing yet. */
     public LiftReadings atLift() {
-      return test.flatMap(t -> t.at(liftMm)).orElseGet(() -> LiftReadings.of(liftMm, List.of()));
+      return test.map(t -> t.noted(liftMm)).orElseGet(() -> LiftReadings.of(liftMm, List.of()));
+    }
+
+    /** Head of the valve tested, or of the one that was found. */
+    public double headDiameterMm() {
+      return test.map(t -> t.setUp().valve().headDiameterMm())
+          .orElseGet(() -> job.group(port).found().valve().headDiameterMm());
     }
   }
 
@@ -122,8 +128,7 @@ public final class ProveState {
   /** Changes what is noted at the lift looked at. */
   public void editLift(UnaryOperator<LiftReadings> change) {
     double lift = liftMm;
-    editTest(
-        t -> t.with(change.apply(t.at(lift).orElseGet(() -> LiftReadings.of(lift, List.of())))));
+    editTest(t -> t.with(change.apply(t.noted(lift))));
   }
 
   private void refresh() {
