@@ -9,7 +9,7 @@ import java.util.Optional;
 /**
  * One flow test.
  *
- * @param id unique among a job's tests and never used again
+ * @param id unique among a job's tests
  * @param name what its column is headed
  * @param date the day, if written down
  * @param setUp what was on the bench

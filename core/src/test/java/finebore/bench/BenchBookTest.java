@@ -33,7 +33,7 @@ class BenchBookTest {
   }
 
   @Test
-  void anIdIsNeverUsedAgainAndPlacesCountFromOne() {
+  void idsGrowAndPlacesCountFromOne() {
     BenchBook book =
         BenchBook.EMPTY
             .with(test(1, Direction.INTAKE))

@@ -153,6 +153,24 @@ class BenchWindowTest {
     assertThat(job().bench().test(test.id()).orElseThrow().lifts()).isEmpty();
   }
 
+  @Test
+  void aNewTestIsNotOfferedWhatWasKeptForOneThatIsGone() throws TimeoutException {
+    BenchTest gone = newTestAtTheBench();
+    bench().setPace(wait -> Thread.sleep(12));
+    desk.press("#bench-start");
+    await(() -> bench().status().get().taken() > 1);
+    desk.press("#bench-stop");
+    awaitRest();
+    assertThat(bench().unfinished(gone)).isPresent();
+    desk.runFx(() -> desk.window.prove().state().edit(book -> book.without(gone.id())));
+    desk.press(KeyCode.CONTROL, KeyCode.T).release(KeyCode.T, KeyCode.CONTROL);
+    WaitForAsyncUtils.waitForFxEvents();
+    BenchTest fresh = job().bench().tests().getLast();
+    assertThat(fresh.id()).isEqualTo(gone.id());
+    assertThat(bench().unfinished(fresh)).isEmpty();
+    assertThat(desk.isShown("#bench-resume")).isFalse();
+  }
+
   private static Job many() {
     Job demo = JobFile.demo();
     List<BenchTest> tests = new ArrayList<>();

@@ -383,6 +383,7 @@ public final class ProveStation extends BorderPane {
                 found ? TestedState.AS_FOUND : TestedState.FINISHED,
                 shown.outlook())
             .withDate(Optional.of(LocalDate.now()));
+    bench.begins(next);
     state.edit(book -> book.with(next));
     state.select(next.id());
     tabs.selectToggle(tabs.getToggles().get(1));

@@ -142,6 +142,11 @@ public final class BenchSession {
     }
   }
 
+  /** A test just made: what was once kept for another that had its id is not its own. */
+  public void begins(BenchTest test) {
+    putAside(journal(test));
+  }
+
   /** Goes on with what an earlier run has kept. */
   public void resume(BenchTest test) {
     unfinished(test)
