@@ -2,15 +2,15 @@ package finebore.benchmarks;
 
 import finebore.bench.BenchBook;
 import finebore.bench.BenchReading;
-import finebore.bench.BenchTest;
 import finebore.bench.Comparison;
+import finebore.bench.FlowTest;
 import finebore.bench.LiftReadings;
 import finebore.formats.FileProblem;
 import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
 import finebore.job.Job;
 import finebore.job.Port;
-import finebore.study.Outlook;
+import finebore.study.PredictionConfidence;
 import finebore.study.TestBook;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -62,8 +62,8 @@ public class BenchBenchmark {
   }
 
   private static Job many(Job demo) {
-    BenchTest found = demo.bench().tests().getFirst();
-    List<BenchTest> tests = new ArrayList<>();
+    FlowTest found = demo.bench().tests().getFirst();
+    List<FlowTest> tests = new ArrayList<>();
     for (int id = 1; id <= TESTS; id++) {
       List<LiftReadings> lifts = new ArrayList<>();
       for (int k = 1; k <= LIFTS; k++) {
@@ -73,12 +73,12 @@ public class BenchBenchmark {
                 0.6 * k, List.of(reading(flow), reading(flow * (1 + 0.001 * (k % 3))))));
       }
       tests.add(
-          BenchTest.empty(id, "test " + id, found.setUp())
+          FlowTest.empty(id, "test " + id, found.setUp())
               .withAir(found.air())
               .withDate(found.date())
               .withStep(id == 1 ? Optional.empty() : Optional.of(id - 1), "a step", false)
               .withPredicted(
-                  lifts.stream().map(l -> new BenchTest.Predicted(l.liftMm(), 0.05, 0.02)).toList())
+                  lifts.stream().map(l -> new FlowTest.Predicted(l.liftMm(), 0.05, 0.02)).toList())
               .withLifts(lifts));
     }
     return demo.withBench(new BenchBook(demo.bench().ranges(), tests));
@@ -91,10 +91,10 @@ public class BenchBenchmark {
 
   /** The file read, all tests brought to standard, the model calibrated and scored. */
   @Benchmark
-  public Outlook open() throws FileProblem {
+  public PredictionConfidence open() throws FileProblem {
     Job read = JobFile.read(file).job();
     TestBook.of(read);
-    return Outlook.of(read, Port.INTAKE);
+    return PredictionConfidence.of(read, Port.INTAKE);
   }
 
   /** All tests brought to standard, the noise of the bench, and two of them compared. */
@@ -107,7 +107,7 @@ public class BenchBenchmark {
   /** Each test held against the first. */
   @Benchmark
   public List<Comparison> compareAll() {
-    BenchTest first = job.bench().tests().getFirst();
+    FlowTest first = job.bench().tests().getFirst();
     return job.bench().tests().stream().map(t -> book.compare(first, t)).toList();
   }
 }

@@ -1,6 +1,6 @@
 package finebore.cli;
 
-import finebore.bench.BenchTest;
+import finebore.bench.FlowTest;
 import finebore.formats.CompareReport;
 import finebore.formats.FileProblem;
 import finebore.formats.JobFile;
@@ -50,7 +50,7 @@ final class BenchCommand implements Callable<Integer> {
   }
 
   private String report(Job job) throws FileProblem {
-    BenchTest reference = CompareReport.find(job, compare[0]);
+    FlowTest reference = CompareReport.find(job, compare[0]);
     CompareReport report = new CompareReport(job, reference, CompareReport.find(job, compare[1]));
     return switch (format) {
       case text -> report.text();

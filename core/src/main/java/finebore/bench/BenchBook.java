@@ -13,7 +13,7 @@ import java.util.OptionalDouble;
  * @param ranges with their check plates
  * @param tests in the order they were made
  */
-public record BenchBook(List<BenchRange> ranges, List<BenchTest> tests) {
+public record BenchBook(List<BenchRange> ranges, List<FlowTest> tests) {
 
   public static final BenchBook EMPTY = new BenchBook(List.of(), List.of());
 
@@ -26,7 +26,7 @@ public record BenchBook(List<BenchRange> ranges, List<BenchTest> tests) {
       throw new IllegalArgumentException(
           "a job takes at most " + MOST + " tests, had " + tests.size());
     }
-    if (tests.stream().mapToInt(BenchTest::id).distinct().count() < tests.size()) {
+    if (tests.stream().mapToInt(FlowTest::id).distinct().count() < tests.size()) {
       throw new IllegalArgumentException("two tests have the same id");
     }
     if (ranges.stream().map(BenchRange::name).distinct().count() < ranges.size()) {
@@ -34,7 +34,7 @@ public record BenchBook(List<BenchRange> ranges, List<BenchTest> tests) {
     }
   }
 
-  public Optional<BenchTest> test(int id) {
+  public Optional<FlowTest> test(int id) {
     return tests.stream().filter(t -> t.id() == id).findFirst();
   }
 
@@ -53,11 +53,11 @@ public record BenchBook(List<BenchRange> ranges, List<BenchTest> tests) {
 
   /** An id that no test has. */
   public int nextId() {
-    return tests.stream().mapToInt(BenchTest::id).max().orElse(0) + 1;
+    return tests.stream().mapToInt(FlowTest::id).max().orElse(0) + 1;
   }
 
   /** Place of a test from 1, as people say it. */
-  public int numberOf(BenchTest test) {
+  public int numberOf(FlowTest test) {
     for (int k = 0; k < tests.size(); k++) {
       if (tests.get(k).id() == test.id()) {
         return k + 1;
@@ -67,19 +67,19 @@ public record BenchBook(List<BenchRange> ranges, List<BenchTest> tests) {
   }
 
   /** The last test made in a direction. */
-  public Optional<BenchTest> last(Direction direction) {
+  public Optional<FlowTest> last(Direction direction) {
     return tests.stream().filter(t -> t.setUp().direction() == direction).reduce((a, b) -> b);
   }
 
   /** Whether the steps that lead from one test to another, either way, tried another valve. */
-  boolean valveTried(BenchTest reference, BenchTest test) {
+  boolean valveTried(FlowTest reference, FlowTest test) {
     return valveTriedSince(reference, test) || valveTriedSince(test, reference);
   }
 
-  private boolean valveTriedSince(BenchTest first, BenchTest last) {
+  private boolean valveTriedSince(FlowTest first, FlowTest last) {
     List<Integer> passed = new ArrayList<>();
     boolean tried = false;
-    Optional<BenchTest> at = Optional.of(last);
+    Optional<FlowTest> at = Optional.of(last);
     while (at.isPresent() && at.get().id() != first.id() && !passed.contains(at.get().id())) {
       tried |= at.get().valveIsTheChange();
       passed.add(at.get().id());
@@ -89,8 +89,8 @@ public record BenchBook(List<BenchRange> ranges, List<BenchTest> tests) {
   }
 
   /** With a test put in the place of the one with its id, or behind the others. */
-  public BenchBook with(BenchTest test) {
-    List<BenchTest> changed = new ArrayList<>(tests);
+  public BenchBook with(FlowTest test) {
+    List<FlowTest> changed = new ArrayList<>(tests);
     for (int k = 0; k < changed.size(); k++) {
       if (changed.get(k).id() == test.id()) {
         changed.set(k, test);
@@ -103,9 +103,9 @@ public record BenchBook(List<BenchRange> ranges, List<BenchTest> tests) {
 
   /** Without a test; those that were steps from it become steps from what it was a step from. */
   public BenchBook without(int id) {
-    Optional<Integer> before = test(id).flatMap(BenchTest::after);
-    List<BenchTest> kept = new ArrayList<>();
-    for (BenchTest test : tests) {
+    Optional<Integer> before = test(id).flatMap(FlowTest::after);
+    List<FlowTest> kept = new ArrayList<>();
+    for (FlowTest test : tests) {
       if (test.id() != id) {
         kept.add(
             test.after().equals(Optional.of(id))

@@ -92,7 +92,7 @@ public record Comparison(
   /** What came of a lift, if both have it. */
   public Optional<Line> at(double liftMm) {
     return lines.stream()
-        .filter(l -> Math.abs(l.liftMm() - liftMm) < BenchTest.SAME_LIFT_MM)
+        .filter(l -> Math.abs(l.liftMm() - liftMm) < FlowTest.SAME_LIFT_MM)
         .findFirst();
   }
 

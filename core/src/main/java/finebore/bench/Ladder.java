@@ -32,14 +32,14 @@ public record Ladder(List<Rung> rungs) {
    * @param reduced brings a test of the book to the standard depression
    */
   public static Ladder to(
-      BenchTest last,
+      FlowTest last,
       BenchBook book,
-      Function<BenchTest, ReducedTest> reduced,
+      Function<FlowTest, ReducedTest> reduced,
       Noise noise,
       Bands bands,
       CamLift cam) {
-    List<BenchTest> chain = new ArrayList<>();
-    Optional<BenchTest> at = Optional.of(last);
+    List<FlowTest> chain = new ArrayList<>();
+    Optional<FlowTest> at = Optional.of(last);
     // A chain that bites its tail ends where it would begin again.
     while (at.isPresent() && !chain.contains(at.get())) {
       chain.addFirst(at.get());
@@ -48,7 +48,7 @@ public record Ladder(List<Rung> rungs) {
     List<Rung> rungs = new ArrayList<>();
     ReducedTest first = reduced.apply(chain.getFirst());
     ReducedTest before = first;
-    for (BenchTest test : chain) {
+    for (FlowTest test : chain) {
       ReducedTest now = reduced.apply(test);
       boolean begins = rungs.isEmpty();
       rungs.add(

@@ -25,7 +25,7 @@ import java.util.Set;
  * @param notes what could not be allowed for, in words
  */
 public record ReducedTest(
-    BenchTest test, double depressionPa, List<Lift> lifts, List<String> notes) {
+    FlowTest test, double depressionPa, List<Lift> lifts, List<String> notes) {
 
   /**
    * One lift.
@@ -50,7 +50,7 @@ public record ReducedTest(
   }
 
   /** Brings a test of a book to a depression. */
-  public static ReducedTest of(BenchTest test, BenchBook book, double depressionPa) {
+  public static ReducedTest of(FlowTest test, BenchBook book, double depressionPa) {
     List<Lift> lifts = new ArrayList<>();
     Set<String> notes = new LinkedHashSet<>();
     SetUp setUp = test.setUp();
@@ -84,7 +84,7 @@ public record ReducedTest(
   }
 
   /** What went through the seat, leakage taken off, m3/s. */
-  private static OptionalDouble asFlowed(BenchReading reading, BenchTest test, BenchBook book) {
+  private static OptionalDouble asFlowed(BenchReading reading, FlowTest test, BenchBook book) {
     double leak = test.setUp().leakageM3s().orElse(0);
     OptionalDouble flow =
         reading.range().isEmpty()
@@ -93,7 +93,7 @@ public record ReducedTest(
     return flow.isPresent() ? OptionalDouble.of(Math.max(0, flow.getAsDouble() - leak)) : flow;
   }
 
-  private static double toStandard(BenchReading reading, BenchTest test, double standardPa) {
+  private static double toStandard(BenchReading reading, FlowTest test, double standardPa) {
     OptionalDouble depression =
         reading.depressionPa().isPresent() ? reading.depressionPa() : test.setUp().depressionPa();
     double factor = Math.sqrt(standardPa / depression.orElse(standardPa));
@@ -111,7 +111,7 @@ public record ReducedTest(
   /** The lift at a height, if it was tested. */
   public Optional<Lift> at(double liftMm) {
     return lifts.stream()
-        .filter(l -> Math.abs(l.liftMm() - liftMm) < BenchTest.SAME_LIFT_MM)
+        .filter(l -> Math.abs(l.liftMm() - liftMm) < FlowTest.SAME_LIFT_MM)
         .findFirst();
   }
 
@@ -145,7 +145,7 @@ public record ReducedTest(
   /** Mean over a cam's opening, m3/s; empty when the test stops short of the cam's lift. */
   public OptionalDouble camMeanM3s(CamLift cam) {
     boolean reaches =
-        !lifts.isEmpty() && lifts.getLast().liftMm() >= cam.maxLiftMm() - BenchTest.SAME_LIFT_MM;
+        !lifts.isEmpty() && lifts.getLast().liftMm() >= cam.maxLiftMm() - FlowTest.SAME_LIFT_MM;
     if (!reaches) {
       return OptionalDouble.empty();
     }

@@ -18,7 +18,7 @@ import java.util.function.BooleanSupplier;
  * @param test the other
  * @param spoils whether tests that differ so may not be ranked
  */
-public record SetUpDifference(Item item, BenchTest reference, BenchTest test, boolean spoils) {
+public record SetUpDifference(Item item, FlowTest reference, FlowTest test, boolean spoils) {
 
   /** What can differ. */
   public enum Item {
@@ -47,7 +47,7 @@ public record SetUpDifference(Item item, BenchTest reference, BenchTest test, bo
   private static final double SAME_SHARE = 0.002;
 
   /** Differences between two tests, those that spoil a ranking first. */
-  public static List<SetUpDifference> between(BenchTest reference, BenchTest test) {
+  public static List<SetUpDifference> between(FlowTest reference, FlowTest test) {
     return between(reference, test, () -> false);
   }
 
@@ -58,7 +58,7 @@ public record SetUpDifference(Item item, BenchTest reference, BenchTest test, bo
    *     where the valves differ
    */
   static List<SetUpDifference> between(
-      BenchTest reference, BenchTest test, BooleanSupplier valveTried) {
+      FlowTest reference, FlowTest test, BooleanSupplier valveTried) {
     SetUp a = reference.setUp();
     SetUp b = test.setUp();
     List<SetUpDifference> found = new ArrayList<>();
@@ -101,8 +101,8 @@ public record SetUpDifference(Item item, BenchTest reference, BenchTest test, bo
       Item item,
       boolean differs,
       boolean spoils,
-      BenchTest reference,
-      BenchTest test) {
+      FlowTest reference,
+      FlowTest test) {
     if (differs) {
       found.add(new SetUpDifference(item, reference, test, spoils));
     }
@@ -140,7 +140,7 @@ public record SetUpDifference(Item item, BenchTest reference, BenchTest test, bo
         + (item == Item.DEPRESSION && !spoils ? " (both brought to the same)" : "");
   }
 
-  private String words(BenchTest t, UnitSystem units) {
+  private String words(FlowTest t, UnitSystem units) {
     SetUp s = t.setUp();
     return switch (item) {
       case DIRECTION -> s.direction().name().toLowerCase(java.util.Locale.ROOT);

@@ -3,9 +3,9 @@ package finebore.practice;
 import finebore.cutting.CleanUp;
 import finebore.cutting.Cutting.CameIn;
 import finebore.cutting.Cutting.Step;
+import finebore.cutting.LeftoverEdge;
 import finebore.cutting.Operation;
 import finebore.cutting.Plunge;
-import finebore.cutting.Witness;
 import finebore.found.Contradiction;
 import finebore.found.Ring;
 import finebore.job.Overrule;
@@ -328,7 +328,7 @@ public final class PlanFindings {
   private void witnesses() {
     var wall = study.finished().seat().profile();
     int operations = study.plan().operations().size();
-    for (Witness witness : study.witnesses()) {
+    for (LeftoverEdge witness : study.witnesses()) {
       String size =
           mm(witness.heightMm())
               + " at "
@@ -366,7 +366,7 @@ public final class PlanFindings {
   }
 
   /** A step right under a cut is spoken of as the throat that holds the cut up. */
-  private static boolean isUnderCut(finebore.section.Profile wall, Witness witness) {
+  private static boolean isUnderCut(finebore.section.Profile wall, LeftoverEdge witness) {
     for (int k = 1; k < wall.segmentCount(); k++) {
       if (wall.start(k).distanceTo(witness.at()) < 0.02) {
         return wall.surfaces().get(k).part() == Part.SHOULDER
@@ -377,7 +377,7 @@ public final class PlanFindings {
   }
 
   /** A sweep just steeper than the roof, out to where it has come up through it. */
-  private Optional<Cure> sweep(int place, Witness witness) {
+  private Optional<Cure> sweep(int place, LeftoverEdge witness) {
     double roof = study.metal().seat().roofAngleDeg();
     double angle = roof < 15 ? 15 : Math.min(60, roof + 3);
     double gain = Math.tan(Math.toRadians(angle)) - Math.tan(Math.toRadians(roof));

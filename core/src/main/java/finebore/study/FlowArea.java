@@ -1,6 +1,6 @@
 package finebore.study;
 
-import finebore.bench.BenchTest;
+import finebore.bench.FlowTest;
 import finebore.flow.LiftPoint;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -31,7 +31,7 @@ public enum FlowArea {
    *
    * @param study the model of the tested seat
    */
-  public OptionalDouble mm2(BenchTest test, double liftMm, Optional<SeatStudy> study) {
+  public OptionalDouble mm2(FlowTest test, double liftMm, Optional<SeatStudy> study) {
     double head = test.setUp().valve().headDiameterMm();
     return switch (this) {
       case CURTAIN -> OptionalDouble.of(Math.PI * head * liftMm);
@@ -46,7 +46,7 @@ public enum FlowArea {
               .flatMap(
                   c ->
                       c.points().stream()
-                          .filter(p -> Math.abs(p.liftMm() - liftMm) < BenchTest.SAME_LIFT_MM)
+                          .filter(p -> Math.abs(p.liftMm() - liftMm) < FlowTest.SAME_LIFT_MM)
                           .findFirst())
               .map((LiftPoint p) -> OptionalDouble.of(p.losses().gate().areaMm2()))
               .orElse(OptionalDouble.empty());

@@ -1,6 +1,6 @@
 package finebore.study;
 
-import finebore.bench.BenchTest;
+import finebore.bench.FlowTest;
 import finebore.bench.PortFit;
 import finebore.bench.ReducedTest;
 import finebore.bench.SetUp.TestedState;
@@ -20,18 +20,18 @@ import java.util.Optional;
  * @param number its place among the job's tests, from 1
  * @param fit what came out
  */
-public record ModelFit(BenchTest test, int number, PortFit fit) {
+public record ModelFit(FlowTest test, int number, PortFit fit) {
 
   /**
    * The port of a job's intakes or exhausts, by the first test of them as found that can tell:
    * enough lifts, the depression written down, and the valve that was found.
    */
   public static Optional<ModelFit> of(Job job, Port port) {
-    for (BenchTest test : job.bench().tests()) {
+    for (FlowTest test : job.bench().tests()) {
       if (test.setUp().direction() == port.direction()
           && test.setUp().state().kind() == TestedState.Kind.FOUND
           && test.setUp().depressionPa().isPresent()
-          && Tested.hasFoundValve(job, test.setUp())) {
+          && TestedSeat.hasFoundValve(job, test.setUp())) {
         Optional<ModelFit> fit = of(job, test);
         if (fit.isPresent()) {
           return fit;
@@ -41,7 +41,7 @@ public record ModelFit(BenchTest test, int number, PortFit fit) {
     return Optional.empty();
   }
 
-  private static Optional<ModelFit> of(Job job, BenchTest test) {
+  private static Optional<ModelFit> of(Job job, FlowTest test) {
     double depression = job.test().depressionPa();
     List<ReducedTest.Lift> lifts =
         ReducedTest.of(test, job.bench(), depression).lifts().stream()
@@ -51,8 +51,8 @@ public record ModelFit(BenchTest test, int number, PortFit fit) {
       return Optional.empty();
     }
     List<Double> heights = lifts.stream().map(ReducedTest.Lift::liftMm).toList();
-    var alone = Tested.study(job, test.setUp(), heights, Calibration.SEAT_ALONE).curve();
-    var lossy = Tested.study(job, test.setUp(), heights, Calibration.UNCALIBRATED).curve();
+    var alone = TestedSeat.study(job, test.setUp(), heights, Calibration.SEAT_ALONE).curve();
+    var lossy = TestedSeat.study(job, test.setUp(), heights, Calibration.UNCALIBRATED).curve();
     if (alone.isEmpty() || lossy.isEmpty()) {
       return Optional.empty();
     }

@@ -1,6 +1,6 @@
 package finebore.study;
 
-import finebore.bench.BenchTest;
+import finebore.bench.FlowTest;
 import finebore.bench.SetUp;
 import finebore.bench.SetUp.Inlet;
 import finebore.bench.SetUp.TestedState;
@@ -18,24 +18,25 @@ public final class NextTest {
   private NextTest() {}
 
   /** A test of a seat in a state, as a step from the last test of its kind. */
-  public static BenchTest of(Job job, SeatPlace place, TestedState state, Outlook outlook) {
-    Optional<BenchTest> last = job.bench().last(place.port().direction());
+  public static FlowTest of(
+      Job job, SeatPlace place, TestedState state, PredictionConfidence outlook) {
+    Optional<FlowTest> last = job.bench().last(place.port().direction());
     SetUp setUp =
-        last.map(BenchTest::setUp)
+        last.map(FlowTest::setUp)
             .orElseGet(() -> first(job, place))
             .withSeat(place.label(), place.port().direction())
             .withState(state)
             .withValve(valve(job, place, state, last))
             .withLeakage(OptionalDouble.empty());
-    BenchTest test =
-        BenchTest.empty(job.bench().nextId(), name(job, place, state), setUp)
-            .withStep(last.map(BenchTest::id), "", false);
+    FlowTest test =
+        FlowTest.empty(job.bench().nextId(), name(job, place, state), setUp)
+            .withStep(last.map(FlowTest::id), "", false);
     return withPrediction(job, test, outlook);
   }
 
   /** With what the model says of its set-up now. */
-  public static BenchTest withPrediction(Job job, BenchTest test, Outlook outlook) {
-    return test.withPredicted(Tested.predict(job, test.setUp(), job.test().liftsMm(), outlook));
+  public static FlowTest withPrediction(Job job, FlowTest test, PredictionConfidence outlook) {
+    return test.withPredicted(TestedSeat.predict(job, test.setUp(), job.test().liftsMm(), outlook));
   }
 
   private static SetUp first(Job job, SeatPlace place) {
@@ -54,7 +55,7 @@ public final class NextTest {
 
   /** The valve that goes with a state: part of the way it is the one of the last test. */
   private static TestedValve valve(
-      Job job, SeatPlace place, TestedState state, Optional<BenchTest> last) {
+      Job job, SeatPlace place, TestedState state, Optional<FlowTest> last) {
     double found = job.group(place.port()).found().valve().headDiameterMm();
     double planned = job.planOf(place).wanted().valve().headDiameterMm();
     return switch (state.kind()) {

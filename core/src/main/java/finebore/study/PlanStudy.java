@@ -1,10 +1,10 @@
 package finebore.study;
 
 import finebore.cutting.Cutting;
+import finebore.cutting.LeftoverEdge;
 import finebore.cutting.Metal;
 import finebore.cutting.Operation;
 import finebore.cutting.SectionDifference;
-import finebore.cutting.Witness;
 import finebore.flow.FlowChange;
 import finebore.found.FoundSeat;
 import finebore.found.Measure;
@@ -122,8 +122,8 @@ public record PlanStudy(
   }
 
   /** What stands beside the cuts in the finished section. */
-  public List<Witness> witnesses() {
-    return Witness.of(finished.seat().profile(), finished.seat().seat().sealing());
+  public List<LeftoverEdge> witnesses() {
+    return LeftoverEdge.of(finished.seat().profile(), finished.seat().seat().sealing());
   }
 
   private static Region lacking(SeatSection ideal, Profile wall) {

@@ -1,6 +1,6 @@
 package finebore.study;
 
-import finebore.bench.BenchTest;
+import finebore.bench.FlowTest;
 import finebore.bench.ReducedTest;
 import finebore.bench.SetUpDifference;
 import finebore.flow.Bands.Band;
@@ -47,7 +47,7 @@ public record Score(List<Miss> misses, Map<Band, Figures> bands) {
    */
   public static Score of(Job job, Port port, Optional<ModelFit> fit) {
     List<Miss> misses = new ArrayList<>();
-    for (BenchTest test : job.bench().tests()) {
+    for (FlowTest test : job.bench().tests()) {
       boolean counts = fit.map(f -> tells(f.test(), test)).orElse(true);
       if (test.setUp().direction() == port.direction() && counts && !test.predicted().isEmpty()) {
         add(misses, job, test);
@@ -68,16 +68,16 @@ public record Score(List<Miss> misses, Map<Band, Figures> bands) {
   }
 
   /** Whether a test tells how well another's calibration predicts: the model knows of no pipes. */
-  private static boolean tells(BenchTest calibrating, BenchTest test) {
+  private static boolean tells(FlowTest calibrating, FlowTest test) {
     return calibrating.id() != test.id()
         && SetUpDifference.between(calibrating, test).stream()
             .noneMatch(d -> d.spoils() && d.item() != SetUpDifference.Item.VALVE);
   }
 
-  private static void add(List<Miss> misses, Job job, BenchTest test) {
+  private static void add(List<Miss> misses, Job job, FlowTest test) {
     ReducedTest reduced = ReducedTest.of(test, job.bench(), job.test().depressionPa());
     double head = test.setUp().valve().headDiameterMm();
-    for (BenchTest.Predicted said : test.predicted()) {
+    for (FlowTest.Predicted said : test.predicted()) {
       reduced
           .at(said.liftMm())
           .ifPresent(

@@ -1,11 +1,11 @@
 package finebore.study;
 
-import finebore.bench.BenchTest;
 import finebore.bench.Comparison;
-import finebore.bench.Doubt;
+import finebore.bench.FlowTest;
 import finebore.bench.Ladder;
 import finebore.bench.Noise;
 import finebore.bench.ReducedTest;
+import finebore.bench.SuspectReading;
 import finebore.flow.Calibration;
 import finebore.flow.CamLift;
 import finebore.job.Job;
@@ -46,7 +46,7 @@ public record TestBook(Job job, Map<Integer, ReducedTest> reduced, Map<String, N
   }
 
   /** A test brought to the job's depression. */
-  public ReducedTest reduced(BenchTest test) {
+  public ReducedTest reduced(FlowTest test) {
     ReducedTest found = reduced.get(test.id());
     if (found == null) {
       throw new IllegalArgumentException("the job has no test \"" + test.name() + "\"");
@@ -55,45 +55,45 @@ public record TestBook(Job job, Map<Integer, ReducedTest> reduced, Map<String, N
   }
 
   /** The noise of the bench a test was made on. */
-  public Noise noise(BenchTest test) {
+  public Noise noise(FlowTest test) {
     return noises.getOrDefault(test.setUp().bench(), Noise.UNKNOWN);
   }
 
-  private CamLift cam(BenchTest test) {
-    return job.group(Tested.port(test.setUp().direction())).cam();
+  private CamLift cam(FlowTest test) {
+    return job.group(TestedSeat.port(test.setUp().direction())).cam();
   }
 
   /** A test held against another. */
-  public Comparison compare(BenchTest reference, BenchTest test) {
+  public Comparison compare(FlowTest reference, FlowTest test) {
     return Comparison.of(
         reduced(reference), reduced(test), noise(test), job.test().bands(), cam(test), job.bench());
   }
 
   /** The chain of tests that ends in one. */
-  public Ladder ladder(BenchTest last) {
+  public Ladder ladder(FlowTest last) {
     return Ladder.to(last, job.bench(), this::reduced, noise(last), job.test().bands(), cam(last));
   }
 
   /** Readings of a test to be looked at again. */
-  public List<Doubt> doubts(BenchTest test) {
-    return doubts(test, ModelFit.calibrationOf(job, Tested.port(test.setUp().direction())));
+  public List<SuspectReading> doubts(FlowTest test) {
+    return doubts(test, ModelFit.calibrationOf(job, TestedSeat.port(test.setUp().direction())));
   }
 
   /** The same, with the port known already. */
-  public List<Doubt> doubts(BenchTest test, Calibration port) {
+  public List<SuspectReading> doubts(FlowTest test, Calibration port) {
     ReducedTest own = reduced(test);
     List<Double> lifts = own.lifts().stream().map(ReducedTest.Lift::liftMm).toList();
     if (lifts.isEmpty()) {
       return List.of();
     }
-    return Tested.study(job, test.setUp(), lifts, port)
+    return TestedSeat.study(job, test.setUp(), lifts, port)
         .curve()
-        .map(shape -> Doubt.of(own, shape::flowAt, noise(test)))
+        .map(shape -> SuspectReading.of(own, shape::flowAt, noise(test)))
         .orElse(List.of());
   }
 
   /** A doubt in words. */
-  public String words(Doubt doubt) {
+  public String words(SuspectReading doubt) {
     UnitSystem units = job.units();
     return "at "
         + units.lengthText(doubt.liftMm())

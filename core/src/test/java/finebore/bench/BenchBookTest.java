@@ -15,8 +15,8 @@ import org.junit.jupiter.api.Test;
 
 class BenchBookTest {
 
-  private static BenchTest test(int id, Direction direction) {
-    return BenchTest.empty(
+  private static FlowTest test(int id, Direction direction) {
+    return FlowTest.empty(
         id,
         "test " + id,
         new SetUp(
@@ -44,7 +44,7 @@ class BenchBookTest {
     assertThat(book.last(Direction.INTAKE).orElseThrow().id()).isEqualTo(7);
     assertThat(book.last(Direction.EXHAUST).orElseThrow().id()).isEqualTo(4);
     assertThat(book.with(test(4, Direction.INTAKE)).tests())
-        .extracting(BenchTest::id)
+        .extracting(FlowTest::id)
         .containsExactly(1, 4, 7);
     assertThat(book.without(4).tests()).hasSize(2);
     assertThat(BenchBook.EMPTY.nextId()).isEqualTo(1);

@@ -30,7 +30,7 @@ class BenchPropertiesTest {
   private static final double STANDARD = Unit.INCH_OF_WATER.toBase(28);
   private static final CamLift CAM = new CamLift(9, 270);
 
-  private static BenchTest test(int id, long seed, double share, double leak, double depression) {
+  private static FlowTest test(int id, long seed, double share, double leak, double depression) {
     SetUp setUp =
         new SetUp(
             "bench",
@@ -44,7 +44,7 @@ class BenchPropertiesTest {
             OptionalDouble.of(depression),
             OptionalDouble.of(leak));
     Random random = new Random(seed);
-    BenchTest test = BenchTest.empty(id, "test " + id, setUp);
+    FlowTest test = FlowTest.empty(id, "test " + id, setUp);
     for (int k = 1; k <= 10; k++) {
       double flow = 0.07 * (1 - Math.exp(-k / 4.0)) * share * (0.97 + 0.06 * random.nextDouble());
       List<BenchReading> readings = new ArrayList<>();
@@ -57,11 +57,11 @@ class BenchPropertiesTest {
     return test;
   }
 
-  private static ReducedTest reduced(BenchTest test) {
+  private static ReducedTest reduced(FlowTest test) {
     return ReducedTest.of(test, BenchBook.EMPTY, STANDARD);
   }
 
-  private static Comparison compare(BenchTest a, BenchTest b) {
+  private static Comparison compare(FlowTest a, FlowTest b) {
     Noise noise = Noise.of(List.of(reduced(a), reduced(b)));
     return Comparison.of(reduced(a), reduced(b), noise, Bands.USUAL, CAM, BenchBook.EMPTY);
   }
@@ -69,8 +69,8 @@ class BenchPropertiesTest {
   @Property(tries = 100)
   void turnedRoundAComparisonSaysTheOpposite(
       @ForAll long seed, @ForAll @DoubleRange(min = 0.8, max = 1.25) double share) {
-    BenchTest a = test(1, seed, 1, 0, STANDARD);
-    BenchTest b = test(2, seed + 1, share, 0, STANDARD);
+    FlowTest a = test(1, seed, 1, 0, STANDARD);
+    FlowTest b = test(2, seed + 1, share, 0, STANDARD);
     List<Line> there = compare(a, b).lines();
     List<Line> back = compare(b, a).lines();
     for (int k = 0; k < there.size(); k++) {
@@ -104,9 +104,9 @@ class BenchPropertiesTest {
   @Property(tries = 40)
   void stepsOfALadderMultiplyToTheirSum(
       @ForAll long seed, @ForAll @IntRange(min = 2, max = 8) int steps) {
-    List<BenchTest> tests = new ArrayList<>();
+    List<FlowTest> tests = new ArrayList<>();
     for (int id = 1; id <= steps; id++) {
-      BenchTest test = test(id, seed + id, 1 + 0.02 * id, 0, STANDARD);
+      FlowTest test = test(id, seed + id, 1 + 0.02 * id, 0, STANDARD);
       tests.add(
           test.withStep(id == 1 ? Optional.empty() : Optional.of(id - 1), "step " + id, false));
     }

@@ -89,8 +89,8 @@ class SetUpDifferenceTest {
   @MethodSource("differences")
   void isNamedInTheUnitsOfTheJob(
       String metric, String inch, boolean spoils, UnaryOperator<SetUp> change) {
-    BenchTest before = BenchTest.empty(1, "before", USUAL);
-    BenchTest after = BenchTest.empty(2, "after", change.apply(USUAL));
+    FlowTest before = FlowTest.empty(1, "before", USUAL);
+    FlowTest after = FlowTest.empty(2, "after", change.apply(USUAL));
     List<SetUpDifference> found = SetUpDifference.between(before, after);
     assertThat(found).hasSize(1);
     assertThat(found.getFirst().words(UnitSystem.METRIC)).isEqualTo(metric);
@@ -100,10 +100,10 @@ class SetUpDifferenceTest {
 
   @Test
   void nothingDiffersFromItself() {
-    BenchTest test = BenchTest.empty(1, "test", USUAL);
+    FlowTest test = FlowTest.empty(1, "test", USUAL);
     assertThat(SetUpDifference.between(test, test)).isEmpty();
-    BenchTest near =
-        BenchTest.empty(
+    FlowTest near =
+        FlowTest.empty(
             2,
             "near",
             USUAL
@@ -116,8 +116,8 @@ class SetUpDifferenceTest {
 
   @Test
   void airWrittenDownOnceOnlyIsNamedButDoesNotSpoil() {
-    BenchTest test = BenchTest.empty(1, "test", USUAL);
-    BenchTest aired = test.withAir(Optional.of(new Air(20, 101_325, 0.4)));
+    FlowTest test = FlowTest.empty(1, "test", USUAL);
+    FlowTest aired = test.withAir(Optional.of(new Air(20, 101_325, 0.4)));
     assertThat(SetUpDifference.between(test, aired))
         .singleElement()
         .satisfies(d -> assertThat(d.spoils()).isFalse())

@@ -92,12 +92,12 @@ class CuttingTest {
     double endZ = -8.3 + 0.3;
     double roofZ = -8 + (endR - 19) * Math.tan(Math.toRadians(10));
     Cutting cutting = cut(throat(35.6), form(PLANNED));
-    List<Witness> witnesses = Witness.of(cutting.finished().profile(), 1);
-    assertThat(witnesses).filteredOn(Witness::inChamber).hasSize(1);
+    List<LeftoverEdge> witnesses = LeftoverEdge.of(cutting.finished().profile(), 1);
+    assertThat(witnesses).filteredOn(LeftoverEdge::inChamber).hasSize(1);
     assertThat(witnesses.getFirst().heightMm()).isCloseTo(roofZ - endZ, within(1e-6));
     assertThat(witnesses.getFirst().turnDeg()).isCloseTo(60, within(1e-6));
     Cutting swept = cut(throat(35.6), form(PLANNED), new SweepChamber(12, 60, OPEN));
-    assertThat(Witness.of(swept.finished().profile(), 1))
+    assertThat(LeftoverEdge.of(swept.finished().profile(), 1))
         .noneMatch(w -> w.inChamber() && w.heightMm() > 0.06);
   }
 
@@ -266,7 +266,7 @@ class CuttingTest {
     assertThat(shown(blended, 45)).isCloseTo(shown(square, 45), within(1e-9));
     Cutting chamber = cut(throat(35.6), form(PLANNED), new Blend(BlendSide.CHAMBER, 0.1, 1.5));
     assertThat(chamber.steps().getLast().removedMm3()).isPositive();
-    assertThat(Witness.of(chamber.finished().profile(), 1))
+    assertThat(LeftoverEdge.of(chamber.finished().profile(), 1))
         .noneMatch(w -> w.inChamber() && w.turnDeg() > 59);
   }
 

@@ -6,10 +6,10 @@ import static org.assertj.core.api.Assertions.within;
 import finebore.cutting.CleanUp;
 import finebore.cutting.Cutting;
 import finebore.cutting.Form;
+import finebore.cutting.LeftoverEdge;
 import finebore.cutting.Operation;
 import finebore.cutting.Plunge;
 import finebore.cutting.Seating;
-import finebore.cutting.Witness;
 import finebore.found.FoundSeat;
 import finebore.found.Measure;
 import finebore.found.Ring;
@@ -105,9 +105,9 @@ class WorkedExampleTest {
   @Test
   void theRidgeAndTheVolume() {
     Cutting cutting = cut(FoundSeat.plain(WORN), THROAT, FORM);
-    Witness ridge =
-        Witness.of(cutting.finished().profile(), 1).stream()
-            .filter(Witness::inChamber)
+    LeftoverEdge ridge =
+        LeftoverEdge.of(cutting.finished().profile(), 1).stream()
+            .filter(LeftoverEdge::inChamber)
             .findFirst()
             .orElseThrow();
     says(ridge.heightMm(), 4, "step of ", " is left");

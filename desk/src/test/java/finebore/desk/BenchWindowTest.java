@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import finebore.bench.BenchBook;
-import finebore.bench.BenchTest;
 import finebore.bench.Comparison;
+import finebore.bench.FlowTest;
 import finebore.bench.SetUp.TestedState;
 import finebore.desk.session.BenchSession;
 import finebore.desk.session.BenchSession.Phase;
@@ -69,7 +69,7 @@ class BenchWindowTest {
     await(() -> bench().status().get().phase() == Phase.IDLE);
   }
 
-  private BenchTest newTestAtTheBench() {
+  private FlowTest newTestAtTheBench() {
     desk.type(KeyCode.DIGIT4);
     desk.press(KeyCode.CONTROL, KeyCode.T).release(KeyCode.T, KeyCode.CONTROL);
     desk.runFx(() -> ((ToggleButton) desk.lookup("#view-bench").query()).setSelected(true));
@@ -79,7 +79,7 @@ class BenchWindowTest {
 
   @Test
   void aJammedFixtureIsSaidAndTheRunGoesOnWhenItIsFree() throws TimeoutException {
-    BenchTest test = newTestAtTheBench();
+    FlowTest test = newTestAtTheBench();
     bench().setPace(wait -> Thread.sleep(12));
     desk.press("#bench-start");
     await(() -> bench().status().get().taken() > 3);
@@ -118,7 +118,7 @@ class BenchWindowTest {
   @Test
   void aJobWithoutRangesReadsItsPlatesFirst() throws TimeoutException {
     desk.runFx(() -> desk.session.edit("", j -> j.withBench(BenchBook.EMPTY)));
-    BenchTest test = newTestAtTheBench();
+    FlowTest test = newTestAtTheBench();
     assertThat(desk.words("#bench-pane")).contains("no check plates yet; a run reads them first");
     desk.press("#bench-start");
     awaitRest();
@@ -139,7 +139,7 @@ class BenchWindowTest {
 
   @Test
   void readingAgainAddsRepeatsAndKeepsTheOldJournal() throws Exception {
-    BenchTest test = newTestAtTheBench();
+    FlowTest test = newTestAtTheBench();
     desk.press("#bench-start");
     awaitRest();
     desk.press("#bench-start");
@@ -155,7 +155,7 @@ class BenchWindowTest {
 
   @Test
   void aNewTestIsNotOfferedWhatWasKeptForOneThatIsGone() throws TimeoutException {
-    BenchTest gone = newTestAtTheBench();
+    FlowTest gone = newTestAtTheBench();
     bench().setPace(wait -> Thread.sleep(12));
     desk.press("#bench-start");
     await(() -> bench().status().get().taken() > 1);
@@ -165,7 +165,7 @@ class BenchWindowTest {
     desk.runFx(() -> desk.window.prove().state().edit(book -> book.without(gone.id())));
     desk.press(KeyCode.CONTROL, KeyCode.T).release(KeyCode.T, KeyCode.CONTROL);
     WaitForAsyncUtils.waitForFxEvents();
-    BenchTest fresh = job().bench().tests().getLast();
+    FlowTest fresh = job().bench().tests().getLast();
     assertThat(fresh.id()).isEqualTo(gone.id());
     assertThat(bench().unfinished(fresh)).isEmpty();
     assertThat(desk.isShown("#bench-resume")).isFalse();
@@ -173,11 +173,11 @@ class BenchWindowTest {
 
   private static Job many() {
     Job demo = JobFile.demo();
-    List<BenchTest> tests = new ArrayList<>();
-    BenchTest found = demo.bench().tests().getFirst();
+    List<FlowTest> tests = new ArrayList<>();
+    FlowTest found = demo.bench().tests().getFirst();
     for (int id = 1; id <= 60; id++) {
       tests.add(
-          BenchTest.empty(id, "test " + id, found.setUp())
+          FlowTest.empty(id, "test " + id, found.setUp())
               .withStep(id == 1 ? Optional.empty() : Optional.of(id - 1), "step " + id, false)
               .withLifts(found.lifts()));
     }
@@ -248,7 +248,7 @@ class BenchWindowTest {
     desk.type(KeyCode.DIGIT4);
     assertThat(shown().tests()).hasSize(5);
     desk.runFx(() -> desk.session.step(1));
-    assertThat(shown().tests()).extracting(BenchTest::id).containsExactly(6, 7, 8);
+    assertThat(shown().tests()).extracting(FlowTest::id).containsExactly(6, 7, 8);
     assertThat(shown().test().orElseThrow().id()).isEqualTo(8);
     desk.runFx(() -> desk.session.step(1));
     assertThat(shown().test().orElseThrow().setUp().seat()).isEqualTo("I1");

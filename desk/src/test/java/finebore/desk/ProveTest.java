@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import finebore.bench.BenchReading;
-import finebore.bench.BenchTest;
+import finebore.bench.FlowTest;
 import finebore.bench.LiftReadings.Place;
 import finebore.bench.SetUp.TestedState;
 import finebore.desk.session.BenchSession.Phase;
@@ -53,7 +53,7 @@ class ProveTest {
     return desk.session.job();
   }
 
-  private BenchTest test(int number) {
+  private FlowTest test(int number) {
     return job().bench().tests().get(number - 1);
   }
 
@@ -92,7 +92,7 @@ class ProveTest {
     WaitForAsyncUtils.waitForFxEvents();
   }
 
-  private BenchTest newTest() {
+  private FlowTest newTest() {
     desk.press(KeyCode.CONTROL, KeyCode.T).release(KeyCode.T, KeyCode.CONTROL);
     WaitForAsyncUtils.waitForFxEvents();
     return job().bench().tests().getLast();
@@ -101,14 +101,14 @@ class ProveTest {
   @Test
   void aTestIsTypedAtTheSpeedOfTheHand() {
     prove();
-    BenchTest fresh = newTest();
+    FlowTest fresh = newTest();
     assertThat(fresh.setUp().boreMm()).isEqualTo(test(5).setUp().boreMm());
     assertThat(fresh.predicted()).hasSameSizeAs(job().test().liftsMm());
     focus(cell(fresh.id(), 0.5));
     desk.write("4.3").type(KeyCode.ENTER).write("8.9; 9.1").type(KeyCode.ENTER);
     desk.write("48 cfm").type(KeyCode.DOWN).write("61.5 % 3").type(KeyCode.ENTER);
     WaitForAsyncUtils.waitForFxEvents();
-    BenchTest typed = job().bench().tests().getLast();
+    FlowTest typed = job().bench().tests().getLast();
     assertThat(typed.lifts()).hasSize(4);
     assertThat(typed.at(0.5).orElseThrow().readings()).containsExactly(BenchReading.flow(0.0043));
     assertThat(typed.at(1).orElseThrow().readings()).hasSize(2);
@@ -143,7 +143,7 @@ class ProveTest {
   @Test
   void nonsenseInACellIsRefusedAndStays() {
     prove();
-    BenchTest fresh = newTest();
+    FlowTest fresh = newTest();
     TextField cell = cell(fresh.id(), 2);
     focus(cell);
     desk.write("lots").type(KeyCode.ENTER);
@@ -161,7 +161,7 @@ class ProveTest {
   @Test
   void aTableIsPasted() {
     prove();
-    BenchTest fresh = newTest();
+    FlowTest fresh = newTest();
     desk.runFx(
         () -> {
           ClipboardContent content = new ClipboardContent();
@@ -170,7 +170,7 @@ class ProveTest {
         });
     focus(cell(fresh.id(), 2));
     desk.runFx(() -> cell(fresh.id(), 2).paste());
-    BenchTest pasted = job().bench().tests().getLast();
+    FlowTest pasted = job().bench().tests().getLast();
     assertThat(pasted.at(2).orElseThrow().readings()).containsExactly(BenchReading.flow(0.0169));
     assertThat(pasted.at(3).orElseThrow().readings()).hasSize(2);
     assertThat(pasted.at(4)).isEmpty();
@@ -201,7 +201,7 @@ class ProveTest {
     assertThat(desk.words("#import-rejected"))
         .contains("row 3: lift: expected a number, found \"two\"", "row 5: no reading in this row");
     desk.press("#import-take");
-    BenchTest taken = job().bench().tests().getLast();
+    FlowTest taken = job().bench().tests().getLast();
     assertThat(taken.name()).isEqualTo("notebook");
     assertThat(taken.lifts()).hasSize(2);
     assertThat(taken.at(1).orElseThrow().readings().getFirst().value())
@@ -238,7 +238,7 @@ class ProveTest {
   @Test
   void aBenchRunGoesFromItsStartToAComparison() throws TimeoutException {
     prove();
-    BenchTest fresh = newTest();
+    FlowTest fresh = newTest();
     choose("#view-bench");
     assertThat(desk.words("#checklist"))
         .contains("✓ bore fixture: 81.00 mm", "✓ exhaust pipe: none");
@@ -252,7 +252,7 @@ class ProveTest {
     desk.press("#bench-start");
     await(() -> desk.window.prove().bench().status().get().phase() == Phase.IDLE);
     assertThat(desk.text("#bench-says")).isEqualTo("Done: 27 readings taken.");
-    BenchTest read = job().bench().test(fresh.id()).orElseThrow();
+    FlowTest read = job().bench().test(fresh.id()).orElseThrow();
     assertThat(read.lifts()).hasSize(13).allMatch(l -> l.readings().size() == 2);
     assertThat(read.setUp().leakageM3s().orElseThrow()).isBetween(1e-5, 1e-3);
     assertThat(read.air()).isPresent();
@@ -269,7 +269,7 @@ class ProveTest {
   @Test
   void aRunSurvivesFaultsAndGoesOnAfterAStop() throws TimeoutException {
     prove();
-    BenchTest fresh = newTest();
+    FlowTest fresh = newTest();
     choose("#view-bench");
     desk.window.prove().bench().setPace(wait -> Thread.sleep(12));
     desk.press("#bench-start");
@@ -325,7 +325,7 @@ class ProveTest {
     assertThat(desk.text("#mark-8-6000")).endsWith("?");
     desk.runFx(
         () -> {
-          ComboBox<BenchTest> box = desk.lookup("#prove-reference").query();
+          ComboBox<FlowTest> box = desk.lookup("#prove-reference").query();
           box.setValue(test(6));
         });
     assertThat(desk.words("#compare-pane")).contains("against  6 E1 as found", "Not ranked");
@@ -419,7 +419,7 @@ class ProveTest {
     desk.picks.save = Optional.of(file);
     desk.press(KeyCode.CONTROL, KeyCode.S).release(KeyCode.S, KeyCode.CONTROL);
     desk.press("#add-picture");
-    assertThat(test(5).pictures()).extracting(BenchTest.Picture::file).containsExactly("dye.png");
+    assertThat(test(5).pictures()).extracting(FlowTest.Picture::file).containsExactly("dye.png");
     assertThat(home.resolve("a.pictures").resolve("dye.png")).exists();
     TextField words = desk.lookup("#picture-words-0").query();
     desk.runFx(words::requestFocus);
@@ -446,7 +446,7 @@ class ProveTest {
     prove();
     assertThat(desk.words("#compare-pane")).contains("No test yet");
     assertThat(desk.words("#test-sheet")).contains("No flow tests of the intake yet.");
-    BenchTest first = newTest();
+    FlowTest first = newTest();
     assertThat(first.setUp().state()).isEqualTo(TestedState.AS_FOUND);
     assertThat(first.setUp().boreMm()).hasValue(81);
     assertThat(first.predicted()).allMatch(p -> p.spread() == 0.15);

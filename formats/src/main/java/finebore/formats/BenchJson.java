@@ -4,8 +4,8 @@ import finebore.bench.Air;
 import finebore.bench.BenchBook;
 import finebore.bench.BenchRange;
 import finebore.bench.BenchReading;
-import finebore.bench.BenchTest;
 import finebore.bench.CheckPlate;
+import finebore.bench.FlowTest;
 import finebore.bench.LiftReadings;
 import finebore.bench.LiftReadings.Place;
 import finebore.bench.PlateCheck;
@@ -57,8 +57,8 @@ final class BenchJson {
         optional(n.at("air"), BenchJson::air));
   }
 
-  private static BenchTest test(Node n) {
-    return new BenchTest(
+  private static FlowTest test(Node n) {
+    return new FlowTest(
         n.at("id").whole(),
         n.at("name").text(),
         n.at("date").isAbsent() ? Optional.empty() : Optional.of(date(n.at("date"))),
@@ -73,14 +73,13 @@ final class BenchJson {
                 p ->
                     p.build(
                         q ->
-                            new BenchTest.Predicted(
+                            new FlowTest.Predicted(
                                 q.at("liftMm").number(),
                                 q.at("flowM3s").number(),
                                 q.at("spread").number()))),
         n.at("pictures")
             .list(
-                p ->
-                    p.build(q -> new BenchTest.Picture(q.at("file").text(), q.at("words").text()))),
+                p -> p.build(q -> new FlowTest.Picture(q.at("file").text(), q.at("words").text()))),
         n.at("remarks").text());
   }
 
@@ -200,7 +199,7 @@ final class BenchJson {
         .put("humidity", air.get().humidity());
   }
 
-  private static ObjectNode test(BenchTest test) {
+  private static ObjectNode test(FlowTest test) {
     ObjectNode n = JsonNodeFactory.instance.objectNode();
     n.put("id", test.id());
     n.put("name", test.name());

@@ -1,12 +1,12 @@
 package finebore.formats;
 
-import finebore.bench.BenchTest;
 import finebore.bench.Comparison;
 import finebore.bench.Comparison.Mean;
 import finebore.bench.Comparison.Verdict;
-import finebore.bench.Doubt;
+import finebore.bench.FlowTest;
 import finebore.bench.ReducedTest;
 import finebore.bench.SetUpDifference;
+import finebore.bench.SuspectReading;
 import finebore.flow.Bands.Band;
 import finebore.job.Job;
 import finebore.study.TestBook;
@@ -33,7 +33,7 @@ public final class CompareReport {
   private final Comparison comparison;
 
   /** The second test against the first. */
-  public CompareReport(Job job, BenchTest reference, BenchTest test) {
+  public CompareReport(Job job, FlowTest reference, FlowTest test) {
     this.job = job;
     this.units = job.units();
     this.book = TestBook.of(job);
@@ -45,8 +45,8 @@ public final class CompareReport {
    *
    * @throws FileProblem naming what there is
    */
-  public static BenchTest find(Job job, String which) throws FileProblem {
-    List<BenchTest> tests = job.bench().tests();
+  public static FlowTest find(Job job, String which) throws FileProblem {
+    List<FlowTest> tests = job.bench().tests();
     if (which.matches("\\d{1,4}")) {
       int number = Integer.parseInt(which);
       if (number >= 1 && number <= tests.size()) {
@@ -175,7 +175,7 @@ public final class CompareReport {
             .append(units.lengthText(back.getAsDouble()))
             .append('\n');
       }
-      for (Doubt doubt : book.doubts(test.test())) {
+      for (SuspectReading doubt : book.doubts(test.test())) {
         out.append(test.test().name()).append(": ").append(book.words(doubt)).append('\n');
       }
     }

@@ -2,9 +2,9 @@ package finebore.formats;
 
 import finebore.cutting.CutSheet;
 import finebore.cutting.Cutting;
+import finebore.cutting.LeftoverEdge;
 import finebore.cutting.Seating;
 import finebore.cutting.Settings;
-import finebore.cutting.Witness;
 import finebore.flow.FlowChange;
 import finebore.flow.LiftPoint;
 import finebore.flow.Loss;
@@ -17,8 +17,8 @@ import finebore.practice.PlanFindings;
 import finebore.practice.Practice;
 import finebore.practice.Range;
 import finebore.study.AirDemand;
-import finebore.study.Outlook;
 import finebore.study.PlanStudy;
+import finebore.study.PredictionConfidence;
 import finebore.study.Reading;
 import finebore.study.SeatStudy;
 import finebore.units.UnitSystem;
@@ -57,7 +57,7 @@ public final class StudyReport {
   private final Port port;
   private final State state;
   private final Practice practice;
-  private final Outlook outlook;
+  private final PredictionConfidence outlook;
   private final SeatStudy study;
   private final Optional<PlanStudy> plan;
   private final Optional<FlowChange> change;
@@ -81,7 +81,7 @@ public final class StudyReport {
     this.port = seat.port();
     this.state = state;
     this.practice = PracticeFiles.orDefault(job.practice());
-    this.outlook = Outlook.of(job, port);
+    this.outlook = PredictionConfidence.of(job, port);
     PlanStudy whole =
         PlanStudy.of(
             job,
@@ -191,7 +191,7 @@ public final class StudyReport {
     if (whole.witnesses().isEmpty()) {
       line(out, "  nothing");
     }
-    for (Witness witness : whole.witnesses()) {
+    for (LeftoverEdge witness : whole.witnesses()) {
       line(
           out,
           "  %s: %s high at %s, turning %s°, %s",

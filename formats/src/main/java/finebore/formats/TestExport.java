@@ -1,7 +1,7 @@
 package finebore.formats;
 
 import finebore.bench.BenchReading;
-import finebore.bench.BenchTest;
+import finebore.bench.FlowTest;
 import finebore.bench.LiftReadings;
 import finebore.bench.ReducedTest;
 import finebore.job.Job;
@@ -46,7 +46,7 @@ public final class TestExport {
           "swirl (rpm)",
           "remarks",
           "at standard (" + units.flow().symbol() + ")");
-      for (BenchTest test : job.bench().tests()) {
+      for (FlowTest test : job.bench().tests()) {
         ReducedTest reduced = ReducedTest.of(test, job.bench(), job.test().depressionPa());
         for (LiftReadings lift : test.lifts()) {
           print(printer, units, test, lift, reduced.at(lift.liftMm()));
@@ -61,7 +61,7 @@ public final class TestExport {
   private static void print(
       CSVPrinter printer,
       UnitSystem units,
-      BenchTest test,
+      FlowTest test,
       LiftReadings lift,
       Optional<ReducedTest.Lift> reduced)
       throws IOException {

@@ -1,7 +1,7 @@
 package finebore.formats;
 
 import finebore.bench.BenchReading;
-import finebore.bench.BenchTest;
+import finebore.bench.FlowTest;
 import finebore.bench.LiftReadings;
 import finebore.units.Unit;
 import finebore.units.UnitSystem;
@@ -326,7 +326,7 @@ public final class TestImport {
       Map<Double, LiftReadings> lifts = tests.computeIfAbsent(test, t -> new TreeMap<>());
       double key =
           lifts.keySet().stream()
-              .filter(l -> Math.abs(l - lift) < BenchTest.SAME_LIFT_MM)
+              .filter(l -> Math.abs(l - lift) < FlowTest.SAME_LIFT_MM)
               .findFirst()
               .orElse(lift);
       LiftReadings before = lifts.getOrDefault(key, LiftReadings.of(key, List.of()));

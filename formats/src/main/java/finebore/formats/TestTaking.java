@@ -1,11 +1,11 @@
 package finebore.formats;
 
-import finebore.bench.BenchTest;
+import finebore.bench.FlowTest;
 import finebore.bench.SetUp.TestedState;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.study.NextTest;
-import finebore.study.Outlook;
+import finebore.study.PredictionConfidence;
 import java.util.Optional;
 
 /** Puts imported readings into a job as tests of their own. */
@@ -30,8 +30,8 @@ public final class TestTaking {
                           .filter(s -> s.label().equals(label))
                           .findFirst())
               .orElse(place);
-      BenchTest test =
-          NextTest.of(grown, seat, state, Outlook.of(grown, seat.port()))
+      FlowTest test =
+          NextTest.of(grown, seat, state, PredictionConfidence.of(grown, seat.port()))
               .withName(imported.name())
               .withLifts(imported.lifts());
       // What is imported was measured before; a prediction made now would be none.
@@ -41,7 +41,7 @@ public final class TestTaking {
   }
 
   /** The first test that an import has added, if it added any. */
-  public static Optional<BenchTest> firstNew(Job before, Job after) {
+  public static Optional<FlowTest> firstNew(Job before, Job after) {
     return after.bench().tests().stream()
         .filter(t -> before.bench().test(t.id()).isEmpty())
         .findFirst();

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import finebore.bench.BenchReading;
-import finebore.bench.BenchTest;
+import finebore.bench.FlowTest;
 import finebore.bench.LiftReadings;
 import finebore.bench.SetUp.TestedState;
 import finebore.flow.Direction;
@@ -15,7 +15,7 @@ import finebore.formats.TestImport.Imported;
 import finebore.formats.TestImport.Role;
 import finebore.job.Job;
 import finebore.job.Port;
-import finebore.study.Outlook;
+import finebore.study.PredictionConfidence;
 import finebore.study.TestBook;
 import finebore.units.Unit;
 import finebore.units.UnitSystem;
@@ -152,7 +152,7 @@ class BenchFilesTest {
       assertThat(result.rejected()).isEmpty();
       assertThat(result.tests()).hasSameSizeAs(job.bench().tests());
       for (int k = 0; k < result.tests().size(); k++) {
-        BenchTest before = job.bench().tests().get(k);
+        FlowTest before = job.bench().tests().get(k);
         Imported after = result.tests().get(k);
         assertThat(after.name()).isEqualTo(before.name());
         assertThat(after.lifts()).hasSameSizeAs(before.lifts());
@@ -183,8 +183,8 @@ class BenchFilesTest {
             job.engine().seats().getFirst(),
             TestedState.FINISHED);
     assertThat(grown.bench().tests()).hasSize(job.bench().tests().size() + 2);
-    BenchTest added = TestTaking.firstNew(job, grown).orElseThrow();
-    BenchTest last = job.bench().last(Direction.INTAKE).orElseThrow();
+    FlowTest added = TestTaking.firstNew(job, grown).orElseThrow();
+    FlowTest last = job.bench().last(Direction.INTAKE).orElseThrow();
     assertThat(added.name()).isEqualTo("A");
     assertThat(added.after()).contains(last.id());
     assertThat(added.setUp().boreMm()).isEqualTo(last.setUp().boreMm());
@@ -200,7 +200,7 @@ class BenchFilesTest {
       assertThat(job.bench().tests()).isEmpty();
       assertThat(job.intake()).isEqualTo(JobFile.demo().intake());
       assertThat(JobFile.text(JobDocument.fresh(job))).contains("\"version\" : 3");
-      assertThat(Outlook.of(job, Port.INTAKE).words()).isEqualTo("not calibrated");
+      assertThat(PredictionConfidence.of(job, Port.INTAKE).words()).isEqualTo("not calibrated");
     }
   }
 
@@ -209,7 +209,8 @@ class BenchFilesTest {
     for (String name : JobFile.demoNames()) {
       Job job = JobFile.demo(name);
       TestBook book = TestBook.of(job);
-      assertThat(Outlook.of(job, Port.INTAKE).words()).isEqualTo("calibrated on test 1");
+      assertThat(PredictionConfidence.of(job, Port.INTAKE).words())
+          .isEqualTo("calibrated on test 1");
       List<Boolean> ranked =
           job.bench().tests().stream()
               .filter(t -> t.after().isPresent())
@@ -223,7 +224,7 @@ class BenchFilesTest {
   @Test
   void theReportNamesWhatDiffersFirst() throws FileProblem {
     Job job = JobFile.demo();
-    BenchTest found = CompareReport.find(job, "1");
+    FlowTest found = CompareReport.find(job, "1");
     String ranked =
         new CompareReport(job, found, CompareReport.find(job, "I1 throat opened")).text();
     assertThat(ranked).contains("test 2 \"I1 throat opened\"", "low lift", "gain", "cam's mean");

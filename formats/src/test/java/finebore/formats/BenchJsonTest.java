@@ -10,8 +10,8 @@ import finebore.bench.Air;
 import finebore.bench.BenchBook;
 import finebore.bench.BenchRange;
 import finebore.bench.BenchReading;
-import finebore.bench.BenchTest;
 import finebore.bench.CheckPlate;
+import finebore.bench.FlowTest;
 import finebore.bench.LiftReadings;
 import finebore.bench.LiftReadings.Place;
 import finebore.bench.PlateCheck;
@@ -59,7 +59,7 @@ class BenchJsonTest {
       }
       ranges.add(new BenchRange("range " + k, checks));
     }
-    List<BenchTest> tests = new ArrayList<>();
+    List<FlowTest> tests = new ArrayList<>();
     for (int id = 1; id <= chance.nextInt(5); id++) {
       tests.add(test(id, chance));
     }
@@ -80,7 +80,7 @@ class BenchJsonTest {
     return chance.nextBoolean() ? OptionalDouble.empty() : OptionalDouble.of(value);
   }
 
-  private static BenchTest test(int id, Random chance) {
+  private static FlowTest test(int id, Random chance) {
     SetUp setUp =
         new SetUp(
             chance.nextBoolean() ? "" : "bench \"two\"",
@@ -94,7 +94,7 @@ class BenchJsonTest {
             maybe(chance, 6974.5),
             maybe(chance, 0.0003));
     List<LiftReadings> lifts = new ArrayList<>();
-    List<BenchTest.Predicted> predicted = new ArrayList<>();
+    List<FlowTest.Predicted> predicted = new ArrayList<>();
     for (int k = 1; k <= chance.nextInt(8); k++) {
       LiftReadings lift = LiftReadings.of(k * 1.27, List.of());
       for (int r = 0; r < chance.nextInt(4); r++) {
@@ -114,9 +114,9 @@ class BenchJsonTest {
               .withProbeDrop(Place.values()[chance.nextInt(6)], maybe(chance, 0.002))
               .withRemarks(chance.nextBoolean() ? "" : "streaks; \"wet\", then dry");
       lifts.add(lift);
-      predicted.add(new BenchTest.Predicted(k * 1.27, chance.nextDouble(), 0.02));
+      predicted.add(new FlowTest.Predicted(k * 1.27, chance.nextDouble(), 0.02));
     }
-    return new BenchTest(
+    return new FlowTest(
         id,
         "test " + id,
         chance.nextBoolean() ? Optional.empty() : Optional.of(LocalDate.of(2026, 4, id)),
@@ -127,7 +127,7 @@ class BenchJsonTest {
         chance.nextBoolean(),
         lifts,
         predicted,
-        List.of(new BenchTest.Picture("dye.png", "dry behind the guide")),
+        List.of(new FlowTest.Picture("dye.png", "dry behind the guide")),
         "remarks\nin two lines");
   }
 

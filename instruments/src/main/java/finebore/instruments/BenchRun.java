@@ -135,11 +135,11 @@ public final class BenchRun {
   }
 
   /** What a bench is asked to do. */
-  private interface Work {
+  private interface SeatView {
     Outcome go() throws BenchTrouble, IOException, InterruptedException;
   }
 
-  private Outcome guarded(Work work) {
+  private Outcome guarded(SeatView work) {
     try {
       return work.go();
     } catch (BenchTrouble e) {

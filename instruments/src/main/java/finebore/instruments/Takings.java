@@ -2,7 +2,7 @@ package finebore.instruments;
 
 import finebore.bench.BenchBook;
 import finebore.bench.BenchReading;
-import finebore.bench.BenchTest;
+import finebore.bench.FlowTest;
 import finebore.bench.LiftReadings;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -17,8 +17,8 @@ public final class Takings {
    *
    * @param book with the ranges' check plates, for the leakage
    */
-  public static BenchTest into(BenchTest test, Taken taken, BenchBook book) {
-    BenchTest aired = test.air().isEmpty() ? test.withAir(Optional.of(taken.air())) : test;
+  public static FlowTest into(FlowTest test, Taken taken, BenchBook book) {
+    FlowTest aired = test.air().isEmpty() ? test.withAir(Optional.of(taken.air())) : test;
     if (taken.liftMm() <= 0) {
       OptionalDouble leak = book.flowM3s(taken.range(), taken.percent(), test.date());
       return leak.isPresent() ? aired.withSetUp(aired.setUp().withLeakage(leak)) : aired;

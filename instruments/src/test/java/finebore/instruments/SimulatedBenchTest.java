@@ -6,8 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import finebore.bench.Air;
 import finebore.bench.BenchBook;
-import finebore.bench.BenchTest;
 import finebore.bench.CheckPlate;
+import finebore.bench.FlowTest;
 import finebore.bench.PlateCheck;
 import finebore.instruments.BenchLink.LinkLost;
 import finebore.units.Unit;
@@ -183,7 +183,7 @@ class SimulatedBenchTest {
 
   @Test
   void aTestIsFilledFromWhatWasTakenOnceOnly() {
-    BenchTest test = TruthTest.test();
+    FlowTest test = TruthTest.test();
     Air air = new Air(21, 100_000, 0.5);
     Taken leak = new Taken(0, 1, "1", 4, 7000, air);
     Taken first = new Taken(2, 1, "2", 70, 7000, air);
@@ -192,7 +192,7 @@ class SimulatedBenchTest {
             "1",
             new PlateCheck(
                 LocalDate.EPOCH, new CheckPlate.Stamped(0.005, 7000), 50, 7000, Optional.empty()));
-    BenchTest filled = Takings.into(Takings.into(test, leak, book), first, book);
+    FlowTest filled = Takings.into(Takings.into(test, leak, book), first, book);
     assertThat(filled.setUp().leakageM3s().orElseThrow()).isCloseTo(0.0004, within(1e-12));
     assertThat(filled.air()).contains(air);
     assertThat(filled.at(2).orElseThrow().readings()).containsExactly(first.reading());

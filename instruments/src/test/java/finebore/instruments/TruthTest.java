@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import finebore.bench.BenchBook;
-import finebore.bench.BenchTest;
 import finebore.bench.CheckPlate;
+import finebore.bench.FlowTest;
 import finebore.bench.PlateCheck;
 import finebore.bench.SetUp;
 import finebore.bench.SetUp.Inlet;
@@ -24,7 +24,7 @@ import finebore.seat.Cut;
 import finebore.seat.Seat;
 import finebore.study.ModelFit;
 import finebore.study.NextTest;
-import finebore.study.Outlook;
+import finebore.study.PredictionConfidence;
 import finebore.units.Unit;
 import finebore.units.UnitSystem;
 import finebore.valve.Underhead;
@@ -86,19 +86,22 @@ class TruthTest {
         "");
   }
 
-  static BenchTest test() {
+  static FlowTest test() {
     Job job = job();
     return NextTest.of(
-        job, job.engine().seats().getFirst(), TestedState.AS_FOUND, Outlook.UNCALIBRATED);
+        job,
+        job.engine().seats().getFirst(),
+        TestedState.AS_FOUND,
+        PredictionConfidence.UNCALIBRATED);
   }
 
   @Test
   void theSeedMakesTheHead() {
     SetUp setUp = test().setUp();
-    HeadTruth truth = HeadTruth.of(job(), setUp, 5);
-    assertThat(HeadTruth.of(job(), setUp, 5).areasMm2()).isEqualTo(truth.areasMm2());
-    assertThat(HeadTruth.of(job(), setUp, 6).areasMm2()).isNotEqualTo(truth.areasMm2());
-    assertThat(HeadTruth.of(job(), setUp.withState(TestedState.FINISHED), 5).areasMm2())
+    SimulatedHead truth = SimulatedHead.of(job(), setUp, 5);
+    assertThat(SimulatedHead.of(job(), setUp, 5).areasMm2()).isEqualTo(truth.areasMm2());
+    assertThat(SimulatedHead.of(job(), setUp, 6).areasMm2()).isNotEqualTo(truth.areasMm2());
+    assertThat(SimulatedHead.of(job(), setUp.withState(TestedState.FINISHED), 5).areasMm2())
         .isNotEqualTo(truth.areasMm2());
     assertThat(truth.applyAsDouble(0)).isZero();
     for (double lift = 1; lift < 10; lift++) {
@@ -106,7 +109,7 @@ class TruthTest {
     }
     // The model without calibration is within what docs/model.md says of its absolute values.
     double[] model =
-        finebore.study.Tested.study(
+        finebore.study.TestedSeat.study(
                 job(), setUp, List.of(2.0, 5.0, 9.0), finebore.flow.Calibration.UNCALIBRATED)
             .curve()
             .orElseThrow()
@@ -121,11 +124,12 @@ class TruthTest {
   @Test
   void aPipeHelpsAndABareInletHurts() {
     SetUp setUp = test().setUp();
-    double usual = HeadTruth.of(job(), setUp, 5).applyAsDouble(9);
-    assertThat(HeadTruth.of(job(), setUp.withInlet(Inlet.BARE), 5).applyAsDouble(9))
+    double usual = SimulatedHead.of(job(), setUp, 5).applyAsDouble(9);
+    assertThat(SimulatedHead.of(job(), setUp.withInlet(Inlet.BARE), 5).applyAsDouble(9))
         .isLessThan(usual);
     assertThat(
-            HeadTruth.of(job(), setUp.withPipe(Optional.of(new Pipe(36, 200))), 5).applyAsDouble(9))
+            SimulatedHead.of(job(), setUp.withPipe(Optional.of(new Pipe(36, 200))), 5)
+                .applyAsDouble(9))
         .isGreaterThan(usual);
   }
 
@@ -133,8 +137,8 @@ class TruthTest {
   @Test
   void aWholeRunFindsTheHiddenPort() throws IOException {
     Job[] job = {job()};
-    BenchTest test = test();
-    HeadTruth truth = HeadTruth.of(job[0], test.setUp(), 21);
+    FlowTest test = test();
+    SimulatedHead truth = SimulatedHead.of(job[0], test.setUp(), 21);
     SimulatedBench bench = new SimulatedBench(truth, 21);
     job[0] = job[0].withBench(job[0].bench().with(test));
     BenchRun run =

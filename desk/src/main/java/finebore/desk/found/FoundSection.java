@@ -3,7 +3,7 @@ package finebore.desk.found;
 import finebore.desk.controls.DrawnRegion;
 import finebore.desk.plan.SeatDrawing;
 import finebore.desk.session.JobSession;
-import finebore.desk.session.Work;
+import finebore.desk.session.SeatView;
 import finebore.desk.theme.Palette;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -27,10 +27,10 @@ final class FoundSection extends DrawnRegion {
 
   @Override
   protected void draw(GraphicsContext g, double width, double height) {
-    Work work =
-        Work.of(
+    SeatView work =
+        SeatView.of(
             session.job(),
-            new Work.View(session.seat().get(), true, OptionalInt.empty()),
+            new SeatView.View(session.seat().get(), true, OptionalInt.empty()),
             Optional.of(session.work().get()));
     SeatDrawing.draw(g, work, palette.get(), width, height, 12 * textScale.get());
   }

@@ -1,7 +1,7 @@
 package finebore.desk.plan;
 
 import finebore.desk.session.JobSession;
-import finebore.desk.session.Work;
+import finebore.desk.session.SeatView;
 import finebore.desk.theme.Palette;
 import java.util.function.Supplier;
 import javafx.scene.Node;
@@ -91,7 +91,7 @@ final class BelowPane extends VBox {
     setPrefHeight(Math.min(small ? FINDINGS_PX : WIDE_PX, SHARE * station));
   }
 
-  private void follow(Work work) {
+  private void follow(SeatView work) {
     findingsTab.setText(
         work.findings().isEmpty() ? "Findings: none" : "Findings: " + work.findings().size());
     variantsTab.setText("Variants: " + work.group().plans().size());

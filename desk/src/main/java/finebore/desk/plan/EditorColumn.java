@@ -3,7 +3,7 @@ package finebore.desk.plan;
 import finebore.desk.controls.FieldGrid;
 import finebore.desk.controls.NumberField.Kind;
 import finebore.desk.session.JobSession;
-import finebore.desk.session.Work;
+import finebore.desk.session.SeatView;
 import finebore.valve.Underhead;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -92,7 +92,7 @@ final class EditorColumn extends VBox {
     }
   }
 
-  private void show(Work work) {
+  private void show(SeatView work) {
     standsIn.setVisible(work.showFound());
     if (!details.isSelected() && !steps.isSelected()) {
       (work.showFound() ? found : planned).setSelected(true);

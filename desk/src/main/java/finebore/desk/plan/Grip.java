@@ -1,6 +1,6 @@
 package finebore.desk.plan;
 
-import finebore.desk.session.Work;
+import finebore.desk.session.SeatView;
 import finebore.job.Pairing;
 import finebore.seat.Cut;
 import finebore.seat.Seat;
@@ -29,7 +29,7 @@ record Grip(String id, String name, Point at, Drag drag) {
   }
 
   /** All grips of the state looked at, the valve lifted. */
-  static List<Grip> of(Work work, double liftMm) {
+  static List<Grip> of(SeatView work, double liftMm) {
     List<Grip> grips = new ArrayList<>();
     // What was measured of a seat is changed where it was read in.
     boolean measured =
@@ -65,7 +65,7 @@ record Grip(String id, String name, Point at, Drag drag) {
     return List.copyOf(grips);
   }
 
-  private static void ofSeat(Work work, List<Grip> grips) {
+  private static void ofSeat(SeatView work, List<Grip> grips) {
     grips.add(
         new Grip(
             "seat-outside",
@@ -100,7 +100,7 @@ record Grip(String id, String name, Point at, Drag drag) {
                                         tidy(start.seat().throatDiameterMm() + 2 * dr, step))))));
   }
 
-  private static Point farEnd(Work work, int cut) {
+  private static Point farEnd(SeatView work, int cut) {
     var profile = work.shown().seat().profile();
     boolean above = cut < work.shown().pairing().seat().sealing();
     Point best = work.shown().seat().outsideEdge();
@@ -113,7 +113,7 @@ record Grip(String id, String name, Point at, Drag drag) {
     return best;
   }
 
-  private static java.util.Optional<Point> throat(Work work) {
+  private static java.util.Optional<Point> throat(SeatView work) {
     var profile = work.shown().seat().profile();
     for (int k = 0; k < profile.segmentCount(); k++) {
       if (profile.surfaces().get(k).part() == Part.THROAT) {

@@ -2,13 +2,13 @@ package finebore.desk.plan;
 
 import finebore.desk.controls.DrawnRegion;
 import finebore.desk.session.JobSession;
-import finebore.desk.session.Work;
+import finebore.desk.session.SeatView;
 import finebore.desk.theme.Palette;
 import finebore.desk.theme.Theme;
 import finebore.flow.Bands.Band;
 import finebore.flow.FlowChange;
 import finebore.flow.FlowChange.Step;
-import finebore.study.Outlook;
+import finebore.study.PredictionConfidence;
 import finebore.units.UnitSystem;
 import java.util.Arrays;
 import java.util.List;
@@ -112,7 +112,7 @@ public final class LiftStrip extends DrawnRegion {
     Palette colours = palette.get();
     g.setFill(colours.panel());
     g.fillRect(0, 0, w, h);
-    Work work = session.work().get();
+    SeatView work = session.work().get();
     work.change()
         .ifPresentOrElse(
             change -> new Painter(g, work, change, colours, w, h).paint(),
@@ -147,7 +147,7 @@ public final class LiftStrip extends DrawnRegion {
 
   private final class Painter {
     private final GraphicsContext g;
-    private final Work work;
+    private final SeatView work;
     private final FlowChange change;
     private final Palette colours;
     private final double w;
@@ -157,7 +157,8 @@ public final class LiftStrip extends DrawnRegion {
     private final double top;
     private final double bottom;
 
-    Painter(GraphicsContext g, Work work, FlowChange change, Palette colours, double w, double h) {
+    Painter(
+        GraphicsContext g, SeatView work, FlowChange change, Palette colours, double w, double h) {
       this.g = g;
       this.work = work;
       this.change = change;
@@ -176,7 +177,7 @@ public final class LiftStrip extends DrawnRegion {
               + units.flow().symbol()
               + " at "
               + units.pressureText(work.job().test().depressionPa());
-      Outlook outlook = work.outlook();
+      PredictionConfidence outlook = work.outlook();
       String known = outlook.words();
       String spread = "±" + spreads() + " %";
       text(g, title, 10, size() * 0.95, colours.text(), TextAlignment.LEFT, false);

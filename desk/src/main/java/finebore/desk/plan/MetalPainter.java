@@ -2,7 +2,7 @@ package finebore.desk.plan;
 
 import finebore.cutting.Cutting;
 import finebore.cutting.Metal;
-import finebore.desk.session.Work;
+import finebore.desk.session.SeatView;
 import finebore.desk.theme.Palette;
 import finebore.found.Ring;
 import finebore.found.WaterReading;
@@ -21,7 +21,7 @@ final class MetalPainter {
 
   private final Sheet sheet;
   private final GraphicsContext g;
-  private final Work work;
+  private final SeatView work;
   private final ViewFrame frame;
   private final Palette palette;
 

@@ -6,7 +6,7 @@ import finebore.cutting.Operation.BlendSide;
 import finebore.cutting.Operation.SingleTool;
 import finebore.cutting.Plunge;
 import finebore.cutting.UsualOperations;
-import finebore.desk.session.Work;
+import finebore.desk.session.SeatView;
 import finebore.head.Unshrouding;
 import finebore.seat.Seat;
 import java.util.OptionalDouble;
@@ -33,7 +33,7 @@ enum NewOperation {
     return words;
   }
 
-  Operation make(Work work) {
+  Operation make(SeatView work) {
     Seat wanted = work.plan().plan().wanted().seat();
     OptionalDouble open = OptionalDouble.empty();
     return switch (this) {
@@ -55,7 +55,7 @@ enum NewOperation {
     };
   }
 
-  private static double reach(Work work) {
+  private static double reach(SeatView work) {
     Seat wanted = work.plan().plan().wanted().seat();
     double reach =
         Unshrouding.sweepDiameterMm(

@@ -4,7 +4,7 @@ import finebore.cutting.Cutting;
 import finebore.cutting.Operation;
 import finebore.cutting.Settings;
 import finebore.desk.session.JobSession;
-import finebore.desk.session.Work;
+import finebore.desk.session.SeatView;
 import finebore.job.Group;
 import finebore.job.Plan;
 import finebore.practice.Finding;
@@ -96,7 +96,7 @@ final class OperationsPane extends VBox {
     return session.work().get().plan().plan();
   }
 
-  private void show(Work work) {
+  private void show(SeatView work) {
     showVariants(work);
     boolean own = work.job().isException(work.place());
     follows.setText(
@@ -125,7 +125,7 @@ final class OperationsPane extends VBox {
     showCards(work, looked);
   }
 
-  private void showVariants(Work work) {
+  private void showVariants(SeatView work) {
     Group group = work.group();
     boolean own = work.job().isException(work.place());
     List<Object> now = List.of(work.place(), group.chosen(), group.plans().size(), own);
@@ -190,7 +190,7 @@ final class OperationsPane extends VBox {
     return button;
   }
 
-  private void showCards(Work work, OptionalInt looked) {
+  private void showCards(SeatView work, OptionalInt looked) {
     List<Operation> operations = work.plan().plan().operations();
     List<Object> wanted = new ArrayList<>(operations.stream().map(Object::getClass).toList());
     wanted.add(looked);
@@ -263,7 +263,7 @@ final class OperationsPane extends VBox {
       session.lookAfter(OptionalInt.empty());
     }
 
-    void show(Work work) {
+    void show(SeatView work) {
       Cutting.Step step = work.plan().cutting().steps().get(place);
       UnitSystem units = work.job().units();
       title.setText((place + 1) + "  " + step.operation().title());
@@ -332,7 +332,7 @@ final class OperationsPane extends VBox {
   }
 
   /** Findings that keep the plan from being marked ready. */
-  static List<Finding> blockers(Work work) {
+  static List<Finding> blockers(SeatView work) {
     return work.showFound() ? List.of() : PlanFindings.blockers(work.findings());
   }
 }

@@ -1,7 +1,7 @@
 package finebore.desk.plan;
 
 import finebore.desk.session.JobSession;
-import finebore.desk.session.Work;
+import finebore.desk.session.SeatView;
 import finebore.desk.theme.Palette;
 import finebore.flow.Losses;
 import finebore.units.UnitSystem;
@@ -174,7 +174,7 @@ public final class PlanStation extends BorderPane {
     return section;
   }
 
-  private void show(Work work) {
+  private void show(SeatView work) {
     double top = Math.max(work.job().test().liftsMm().getLast(), work.group().cam().maxLiftMm());
     lever.setMax(top);
     title.setText(session.seat().get().label() + "  " + work.port().word() + state(work));
@@ -191,7 +191,7 @@ public final class PlanStation extends BorderPane {
     showLift();
   }
 
-  private static String state(Work work) {
+  private static String state(SeatView work) {
     if (work.showFound()) {
       return " as found";
     }
@@ -209,7 +209,7 @@ public final class PlanStation extends BorderPane {
   }
 
   private void showLift() {
-    Work work = session.work().get();
+    SeatView work = session.work().get();
     UnitSystem units = work.job().units();
     double lift = section.liftProperty().get();
     leverText.setText(units.shortLength(lift) + " " + units.length().symbol());

@@ -2,7 +2,7 @@ package finebore.desk.plan;
 
 import finebore.desk.controls.Styles;
 import finebore.desk.session.JobSession;
-import finebore.desk.session.Work;
+import finebore.desk.session.SeatView;
 import finebore.practice.Range;
 import finebore.study.Reading;
 import finebore.study.ReadingKind;
@@ -47,7 +47,7 @@ public final class ReadingsPane extends ScrollPane {
   }
 
   private void show() {
-    Work work = session.work().get();
+    SeatView work = session.work().get();
     heading.setText("READINGS, " + (work.showFound() ? "AS FOUND" : "AS PLANNED"));
     school.setText("wanted by: " + work.practice().name());
     List<Reading> readings = work.shown().readings();
@@ -96,7 +96,7 @@ public final class ReadingsPane extends ScrollPane {
       return kind;
     }
 
-    void show(Work work, Reading reading) {
+    void show(SeatView work, Reading reading) {
       Optional<Range> range = work.practice().wanted(work.port(), kind);
       value.setText(reading.text(work.job().units()));
       state.setText(stateWord(range, reading));

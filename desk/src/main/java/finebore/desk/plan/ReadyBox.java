@@ -1,7 +1,7 @@
 package finebore.desk.plan;
 
 import finebore.desk.session.JobSession;
-import finebore.desk.session.Work;
+import finebore.desk.session.SeatView;
 import finebore.job.Overrule;
 import finebore.practice.Finding;
 import java.util.List;
@@ -65,7 +65,7 @@ final class ReadyBox extends VBox {
     }
   }
 
-  void show(Work work) {
+  void show(SeatView work) {
     List<Finding> blockers = OperationsPane.blockers(work);
     boolean stands = !blockers.isEmpty();
     ready.setDisable(work.showFound() || stands);

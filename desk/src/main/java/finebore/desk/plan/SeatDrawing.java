@@ -1,6 +1,6 @@
 package finebore.desk.plan;
 
-import finebore.desk.session.Work;
+import finebore.desk.session.SeatView;
 import finebore.desk.theme.Palette;
 import finebore.seat.Seat;
 import finebore.section.Point;
@@ -13,7 +13,7 @@ public final class SeatDrawing {
 
   /** Draws it as large as it goes. */
   public static void draw(
-      GraphicsContext g, Work work, Palette palette, double width, double height, double text) {
+      GraphicsContext g, SeatView work, Palette palette, double width, double height, double text) {
     Seat seat = work.shown().pairing().seat();
     double head = work.pairing().valve().headDiameterMm() / 2;
     double rest = work.shown().seated().map(s -> s.restMm()).orElse(-seat.depthMm());

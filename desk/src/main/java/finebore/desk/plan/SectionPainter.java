@@ -1,6 +1,6 @@
 package finebore.desk.plan;
 
-import finebore.desk.session.Work;
+import finebore.desk.session.SeatView;
 import finebore.desk.theme.Palette;
 import finebore.desk.theme.Theme;
 import finebore.flow.Gate;
@@ -28,7 +28,7 @@ final class SectionPainter {
 
   private final Sheet sheet;
   private final GraphicsContext g;
-  private final Work work;
+  private final SeatView work;
   private final ViewFrame frame;
   private final Palette palette;
 

@@ -2,7 +2,7 @@ package finebore.desk.plan;
 
 import finebore.desk.controls.DrawnRegion;
 import finebore.desk.session.JobSession;
-import finebore.desk.session.Work;
+import finebore.desk.session.SeatView;
 import finebore.desk.theme.Palette;
 import finebore.job.Pairing;
 import finebore.seat.Seat;
@@ -107,7 +107,7 @@ public final class SectionView extends DrawnRegion {
 
   /** Shows everything from the guide axis to past the valve. */
   public void fitWhole() {
-    Work work = session.work().get();
+    SeatView work = session.work().get();
     double head = work.pairing().valve().headDiameterMm();
     Point low = new Point(-0.05 * head, -work.pairing().seat().depthMm() - 0.75 * head);
     Point high = new Point(0.85 * head, Math.max(2, lift.get() + 3));
@@ -136,7 +136,7 @@ public final class SectionView extends DrawnRegion {
   }
 
   private ViewFrame fitting() {
-    Work work = session.work().get();
+    SeatView work = session.work().get();
     Seat seat = work.shown().pairing().seat();
     double head = work.pairing().valve().headDiameterMm() / 2;
     double rest = work.shown().seated().map(s -> s.restMm()).orElse(-seat.depthMm());

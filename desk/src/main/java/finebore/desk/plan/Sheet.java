@@ -1,6 +1,6 @@
 package finebore.desk.plan;
 
-import finebore.desk.session.Work;
+import finebore.desk.session.SeatView;
 import finebore.desk.theme.Palette;
 import finebore.section.Point;
 import java.util.List;
@@ -13,7 +13,7 @@ import javafx.scene.canvas.GraphicsContext;
  */
 record Sheet(
     GraphicsContext g,
-    Work work,
+    SeatView work,
     ViewFrame frame,
     Palette palette,
     double width,

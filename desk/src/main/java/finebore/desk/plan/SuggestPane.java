@@ -1,8 +1,8 @@
 package finebore.desk.plan;
 
 import finebore.desk.session.JobSession;
+import finebore.desk.session.SeatView;
 import finebore.desk.session.SuggestRun;
-import finebore.desk.session.Work;
 import finebore.formats.PracticeFiles;
 import finebore.job.Group;
 import finebore.practice.Cure;
@@ -96,7 +96,7 @@ final class SuggestPane extends VBox {
   }
 
   /** Says so when the job has changed since the plans were looked for. */
-  void show(Work work) {
+  void show(SeatView work) {
     boolean other = lookedFor.isPresent() && !lookedFor.get().found().equals(work.group().found());
     if (other && run.isEmpty()) {
       rows.getChildren().clear();
@@ -108,7 +108,7 @@ final class SuggestPane extends VBox {
   /** Begins a search. */
   void start() {
     stop("");
-    Work work = session.work().get();
+    SeatView work = session.work().get();
     rows.getChildren().clear();
     lookedFor = Optional.of(work.group());
     Search search =

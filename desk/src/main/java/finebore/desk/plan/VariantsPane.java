@@ -1,7 +1,7 @@
 package finebore.desk.plan;
 
 import finebore.desk.session.JobSession;
-import finebore.desk.session.Work;
+import finebore.desk.session.SeatView;
 import finebore.desk.theme.Palette;
 import finebore.flow.FlowChange;
 import finebore.job.Group;
@@ -35,7 +35,7 @@ final class VariantsPane extends HBox {
     setStyle("-fx-padding: 4 10 8 10;");
   }
 
-  void show(Work work) {
+  void show(SeatView work) {
     Group group = work.group();
     List<PlanStudy> studies = new ArrayList<>();
     for (Plan plan : group.plans()) {
@@ -66,7 +66,7 @@ final class VariantsPane extends HBox {
     }
   }
 
-  private VBox card(Work work, int index, PlanStudy study, double reach) {
+  private VBox card(SeatView work, int index, PlanStudy study, double reach) {
     UnitSystem units = work.job().units();
     boolean chosen = index == work.group().chosen();
     Label title = new Label(Group.planName(index) + (chosen ? ", the plan" : ""));

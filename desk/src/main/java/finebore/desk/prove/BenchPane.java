@@ -1,6 +1,6 @@
 package finebore.desk.prove;
 
-import finebore.bench.BenchTest;
+import finebore.bench.FlowTest;
 import finebore.desk.session.BenchSession;
 import finebore.desk.session.BenchSession.Phase;
 import finebore.desk.session.BenchSession.Status;
@@ -163,7 +163,7 @@ final class BenchPane extends BorderPane {
     button.setOnAction(e -> action.run());
   }
 
-  private void with(java.util.function.Consumer<BenchTest> action) {
+  private void with(java.util.function.Consumer<FlowTest> action) {
     state.shown().get().test().ifPresent(action);
   }
 
@@ -269,7 +269,7 @@ final class BenchPane extends BorderPane {
     if (shown.test().isEmpty()) {
       return;
     }
-    BenchTest test = shown.test().get();
+    FlowTest test = shown.test().get();
     double now = lift(bench.status().get()).orElse(-1.0);
     int row = 0;
     for (double lift : shown.liftsMm()) {

@@ -1,6 +1,6 @@
 package finebore.desk.prove;
 
-import finebore.bench.BenchTest;
+import finebore.bench.FlowTest;
 import finebore.bench.SetUpDifference;
 import finebore.bench.SetUpDifference.Item;
 import finebore.desk.session.ProveState;
@@ -41,9 +41,9 @@ final class Checklist extends VBox {
 
   void show(Shown shown) {
     getChildren().clear();
-    Optional<BenchTest> test = shown.test();
-    Optional<BenchTest> last =
-        test.flatMap(BenchTest::after).flatMap(id -> shown.job().bench().test(id));
+    Optional<FlowTest> test = shown.test();
+    Optional<FlowTest> last =
+        test.flatMap(FlowTest::after).flatMap(id -> shown.job().bench().test(id));
     if (test.isEmpty()) {
       asked = Set.of();
       return;

@@ -1,12 +1,12 @@
 package finebore.desk.prove;
 
 import finebore.bench.BenchRange;
-import finebore.bench.BenchTest;
 import finebore.bench.Comparison;
 import finebore.bench.Comparison.Mean;
-import finebore.bench.Doubt;
+import finebore.bench.FlowTest;
 import finebore.bench.LiftReadings;
 import finebore.bench.ReducedTest;
+import finebore.bench.SuspectReading;
 import finebore.desk.session.ProveState.Shown;
 import finebore.flow.Bands.Band;
 import finebore.flow.Direction;
@@ -14,9 +14,9 @@ import finebore.formats.CompareReport;
 import finebore.job.Job;
 import finebore.study.AirDemand;
 import finebore.study.ModelFit;
-import finebore.study.Outlook;
+import finebore.study.PredictionConfidence;
 import finebore.study.Score;
-import finebore.study.Tested;
+import finebore.study.TestedSeat;
 import finebore.units.UnitSystem;
 import java.util.ArrayList;
 import java.util.List;
@@ -111,16 +111,16 @@ final class ComparePane extends ScrollPane {
   }
 
   private void alone(Shown shown) {
-    BenchTest test = shown.test().orElseThrow();
+    FlowTest test = shown.test().orElseThrow();
     say(shown.job().bench().numberOf(test) + " " + test.name() + ", held against nothing", "title");
   }
 
   private void about(Shown shown) {
     Job job = shown.job();
     UnitSystem units = job.units();
-    BenchTest test = shown.test().orElseThrow();
+    FlowTest test = shown.test().orElseThrow();
     ReducedTest own = shown.book().reduced(test);
-    for (Doubt doubt : shown.doubts()) {
+    for (SuspectReading doubt : shown.doubts()) {
       say("? " + shown.book().words(doubt), "caution");
     }
     own.backsUpFromMm(shown.book().noise(test))
@@ -145,7 +145,7 @@ final class ComparePane extends ScrollPane {
 
   /** Ranges that this test was read on and that ask for their plates. */
   private static List<String> rechecks(Shown shown) {
-    BenchTest test = shown.test().orElseThrow();
+    FlowTest test = shown.test().orElseThrow();
     List<String> words = new ArrayList<>();
     for (BenchRange range : shown.job().bench().ranges()) {
       boolean used =
@@ -170,7 +170,7 @@ final class ComparePane extends ScrollPane {
                       band.name().toLowerCase(Locale.ROOT) + " " + job.units().flowNumber(m)));
     }
     own.meanM3s().ifPresent(m -> parts.add("all " + job.units().flowNumber(m)));
-    own.camMeanM3s(job.group(Tested.port(own.test().setUp().direction())).cam())
+    own.camMeanM3s(job.group(TestedSeat.port(own.test().setUp().direction())).cam())
         .ifPresent(m -> parts.add("over the cam " + job.units().flowNumber(m)));
     return parts.isEmpty()
         ? Optional.empty()
@@ -261,7 +261,7 @@ final class ComparePane extends ScrollPane {
   }
 
   /** What the calibration gave, with its standard errors. */
-  private static String fit(Outlook outlook) {
+  private static String fit(PredictionConfidence outlook) {
     return outlook
         .fit()
         .map(ModelFit::fit)

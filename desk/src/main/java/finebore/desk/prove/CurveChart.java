@@ -1,8 +1,8 @@
 package finebore.desk.prove;
 
-import finebore.bench.BenchTest;
 import finebore.bench.Comparison;
-import finebore.bench.Doubt;
+import finebore.bench.FlowTest;
+import finebore.bench.SuspectReading;
 import finebore.desk.controls.DrawnRegion;
 import finebore.desk.prove.CurveValues.At;
 import finebore.desk.prove.CurveValues.Mode;
@@ -318,7 +318,7 @@ final class CurveChart extends DrawnRegion {
 
     /** Noise, swirl and doubt as small marks at their points. */
     private void marks(List<At> points) {
-      BenchTest test = shown.test().orElse(null);
+      FlowTest test = shown.test().orElse(null);
       if (test == null) {
         return;
       }
@@ -339,8 +339,8 @@ final class CurveChart extends DrawnRegion {
               TextAlignment.CENTER,
               false);
         }
-        for (Doubt doubt : shown.doubts()) {
-          if (Math.abs(doubt.liftMm() - p.lift()) < BenchTest.SAME_LIFT_MM) {
+        for (SuspectReading doubt : shown.doubts()) {
+          if (Math.abs(doubt.liftMm() - p.lift()) < FlowTest.SAME_LIFT_MM) {
             g.setStroke(colours.amber());
             g.setLineWidth(2);
             g.strokeOval(x(p.lift()) - 8, y(p.value()) - 8, 16, 16);
@@ -395,9 +395,9 @@ final class CurveChart extends DrawnRegion {
     }
 
     /** A test's number and as many letters of its name. */
-    private String name(Optional<BenchTest> test, int letters) {
+    private String name(Optional<FlowTest> test, int letters) {
       int number = test.map(shown.job().bench()::numberOf).orElse(0);
-      String name = test.map(BenchTest::name).orElse("");
+      String name = test.map(FlowTest::name).orElse("");
       return letters == 0
           ? String.valueOf(number)
           : number + " " + (name.length() > letters ? name.substring(0, letters - 1) + "…" : name);

@@ -1,6 +1,6 @@
 package finebore.desk.prove;
 
-import finebore.bench.BenchTest;
+import finebore.bench.FlowTest;
 import finebore.bench.ReducedTest;
 import finebore.desk.session.ProveState.Shown;
 import finebore.study.FlowArea;
@@ -49,7 +49,7 @@ record CurveValues(Shown shown, Mode mode, FlowArea area) {
     return mode == Mode.GAIN ? List.of() : curve(shown.reference(), shown.referenceStudy());
   }
 
-  private List<At> curve(Optional<BenchTest> test, Optional<SeatStudy> study) {
+  private List<At> curve(Optional<FlowTest> test, Optional<SeatStudy> study) {
     List<At> points = new ArrayList<>();
     if (test.isEmpty()) {
       return points;
@@ -69,7 +69,7 @@ record CurveValues(Shown shown, Mode mode, FlowArea area) {
       return points;
     }
     ReducedTest reduced = shown.book().reduced(shown.test().get());
-    for (BenchTest.Predicted p : shown.predicted()) {
+    for (FlowTest.Predicted p : shown.predicted()) {
       value(p.liftMm(), p.flowM3s() * (1 + deviations * p.spread()), reduced, shown.study())
           .ifPresent(v -> points.add(new At(p.liftMm(), v)));
     }

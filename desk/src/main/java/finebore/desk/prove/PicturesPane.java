@@ -1,7 +1,7 @@
 package finebore.desk.prove;
 
-import finebore.bench.BenchTest;
-import finebore.bench.BenchTest.Picture;
+import finebore.bench.FlowTest;
+import finebore.bench.FlowTest.Picture;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.ProveState;
 import finebore.desk.session.ProveState.Shown;
@@ -86,7 +86,7 @@ final class PicturesPane extends ScrollPane {
 
   void show(Shown shown) {
     setDisable(shown.test().isEmpty());
-    List<Picture> now = shown.test().map(BenchTest::pictures).orElse(List.of());
+    List<Picture> now = shown.test().map(FlowTest::pictures).orElse(List.of());
     if (now.equals(pictures)) {
       return;
     }

@@ -1,6 +1,6 @@
 package finebore.desk.prove;
 
-import finebore.bench.BenchTest;
+import finebore.bench.FlowTest;
 import finebore.bench.SetUp.TestedState;
 import finebore.desk.prove.CurveValues.Mode;
 import finebore.desk.session.BenchSession;
@@ -74,8 +74,8 @@ public final class ProveStation extends BorderPane {
   private final BorderPane tests = new BorderPane();
   private final VBox below = new VBox();
   private final Label told = new Label();
-  private final ComboBox<BenchTest> test = new ComboBox<>();
-  private final ComboBox<BenchTest> reference = new ComboBox<>();
+  private final ComboBox<FlowTest> test = new ComboBox<>();
+  private final ComboBox<FlowTest> reference = new ComboBox<>();
   private final ChoiceBox<String> area = new ChoiceBox<>();
   private final ToggleGroup views = new ToggleGroup();
   private final ToggleGroup modes = new ToggleGroup();
@@ -191,7 +191,7 @@ public final class ProveStation extends BorderPane {
     return item;
   }
 
-  private void chooser(ComboBox<BenchTest> box, String id, String words, Consumer<Integer> chosen) {
+  private void chooser(ComboBox<FlowTest> box, String id, String words, Consumer<Integer> chosen) {
     box.setId(id);
     box.setAccessibleText(words);
     box.setPrefWidth(200);
@@ -205,10 +205,10 @@ public final class ProveStation extends BorderPane {
         });
   }
 
-  private javafx.scene.control.ListCell<BenchTest> cell() {
+  private javafx.scene.control.ListCell<FlowTest> cell() {
     return new javafx.scene.control.ListCell<>() {
       @Override
-      protected void updateItem(BenchTest item, boolean empty) {
+      protected void updateItem(FlowTest item, boolean empty) {
         super.updateItem(item, empty);
         Shown shown = state.shown().get();
         boolean known =
@@ -364,7 +364,7 @@ public final class ProveStation extends BorderPane {
   }
 
   private static void fill(
-      ComboBox<BenchTest> box, List<BenchTest> tests, Optional<BenchTest> chosen) {
+      ComboBox<FlowTest> box, List<FlowTest> tests, Optional<FlowTest> chosen) {
     if (!box.getItems().equals(tests)) {
       box.getItems().setAll(tests);
     }
@@ -376,7 +376,7 @@ public final class ProveStation extends BorderPane {
     Shown shown = state.shown().get();
     boolean found =
         shown.tests().stream().noneMatch(t -> t.setUp().state().kind() == TestedState.Kind.FOUND);
-    BenchTest next =
+    FlowTest next =
         NextTest.of(
                 session.job(),
                 session.seat().get(),

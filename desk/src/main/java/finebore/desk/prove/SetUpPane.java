@@ -1,7 +1,7 @@
 package finebore.desk.prove;
 
 import finebore.bench.Air;
-import finebore.bench.BenchTest;
+import finebore.bench.FlowTest;
 import finebore.bench.SetUp;
 import finebore.bench.SetUp.Inlet;
 import finebore.bench.SetUp.Pipe;
@@ -38,7 +38,7 @@ final class SetUpPane extends ScrollPane {
 
   private final ProveState state;
   private final JobSession session;
-  private final BoundFields<BenchTest> fields;
+  private final BoundFields<FlowTest> fields;
   private final ChoiceBox<String> tested = new ChoiceBox<>();
   private final ChoiceBox<String> seat = new ChoiceBox<>();
   private final ChoiceBox<String> inlet = new ChoiceBox<>();
@@ -59,7 +59,7 @@ final class SetUpPane extends ScrollPane {
     tiles
         .getChildren()
         .addAll(
-            fields.text("Test name", BenchTest::name, BenchTest::withName),
+            fields.text("Test name", FlowTest::name, FlowTest::withName),
             fields
                 .text("Date", t -> t.date().map(LocalDate::toString).orElse(""), SetUpPane::dated)
                 .prompt("2026-03-14"),
@@ -68,7 +68,7 @@ final class SetUpPane extends ScrollPane {
             choice("A step from", after, this::withAfter),
             fields.text(
                 "What was changed",
-                BenchTest::changed,
+                FlowTest::changed,
                 (t, s) -> t.withStep(t.after(), s, t.valveIsTheChange())),
             fields.text(
                 "Bench", t -> t.setUp().bench(), (t, s) -> t.withSetUp(t.setUp().withBench(s))),
@@ -138,7 +138,7 @@ final class SetUpPane extends ScrollPane {
                 (s, u) -> Notation.number(s) / (s.endsWith("%") ? 1 : 100),
                 (t, v) -> air(t, v, (a, h) -> new Air(a.temperatureC(), a.pressurePa(), h))));
     EntryField remarks =
-        fields.text("Remarks of the operator", BenchTest::remarks, BenchTest::withRemarks);
+        fields.text("Remarks of the operator", FlowTest::remarks, FlowTest::withRemarks);
     valveIsTheChange.setId("valve-is-the-change");
     valveIsTheChange.setOnAction(
         e ->
@@ -153,7 +153,7 @@ final class SetUpPane extends ScrollPane {
   }
 
   private VBox choice(
-      String name, ChoiceBox<String> box, BiFunction<BenchTest, Integer, BenchTest> change) {
+      String name, ChoiceBox<String> box, BiFunction<FlowTest, Integer, FlowTest> change) {
     Label label = new Label(name);
     label.getStyleClass().addAll("muted", "small");
     label.setLabelFor(box);
@@ -171,7 +171,7 @@ final class SetUpPane extends ScrollPane {
     return new VBox(1, label, box);
   }
 
-  private static BenchTest dated(BenchTest test, String typed) {
+  private static FlowTest dated(FlowTest test, String typed) {
     try {
       return test.withDate(
           typed.isEmpty() ? Optional.empty() : Optional.of(LocalDate.parse(typed)));
@@ -181,8 +181,8 @@ final class SetUpPane extends ScrollPane {
     }
   }
 
-  private static BenchTest air(
-      BenchTest test, OptionalDouble value, BiFunction<Air, Double, Air> change) {
+  private static FlowTest air(
+      FlowTest test, OptionalDouble value, BiFunction<Air, Double, Air> change) {
     if (value.isEmpty()) {
       return test.withAir(Optional.empty());
     }
@@ -190,7 +190,7 @@ final class SetUpPane extends ScrollPane {
     return test.withAir(Optional.of(change.apply(before, value.getAsDouble())));
   }
 
-  private String pipe(BenchTest test) {
+  private String pipe(FlowTest test) {
     UnitSystem units = session.units();
     return test.setUp()
         .pipe()
@@ -198,7 +198,7 @@ final class SetUpPane extends ScrollPane {
         .orElse("");
   }
 
-  private BenchTest withPipe(BenchTest test, String typed) {
+  private FlowTest withPipe(FlowTest test, String typed) {
     if (typed.isEmpty() || typed.equalsIgnoreCase("none")) {
       return test.withSetUp(test.setUp().withPipe(Optional.empty()));
     }
@@ -237,11 +237,11 @@ final class SetUpPane extends ScrollPane {
     return states(Math.max(operations, used));
   }
 
-  private BenchTest withState(BenchTest test, int at) {
+  private FlowTest withState(FlowTest test, int at) {
     return predictedAnew(test.withSetUp(test.setUp().withState(states().get(at))));
   }
 
-  private BenchTest withSeat(BenchTest test, int at) {
+  private FlowTest withSeat(FlowTest test, int at) {
     SeatPlace place = places().get(at);
     return predictedAnew(
         test.withSetUp(test.setUp().withSeat(place.label(), place.port().direction())));
@@ -253,19 +253,19 @@ final class SetUpPane extends ScrollPane {
         .toList();
   }
 
-  private BenchTest withAfter(BenchTest test, int at) {
-    List<BenchTest> others = others(test);
+  private FlowTest withAfter(FlowTest test, int at) {
+    List<FlowTest> others = others(test);
     return test.withStep(
         at == 0 ? Optional.empty() : Optional.of(others.get(at - 1).id()),
         test.changed(),
         test.valveIsTheChange());
   }
 
-  private List<BenchTest> others(BenchTest test) {
+  private List<FlowTest> others(FlowTest test) {
     return state.shown().get().tests().stream().filter(t -> t.id() != test.id()).toList();
   }
 
-  private static BenchTest withInlet(BenchTest test, int at) {
+  private static FlowTest withInlet(FlowTest test, int at) {
     Inlet before = test.setUp().inlet();
     Inlet.Kind kind = Inlet.Kind.values()[at];
     return test.withSetUp(
@@ -276,7 +276,7 @@ final class SetUpPane extends ScrollPane {
   }
 
   /** What is to be tested has changed: nothing read yet, so the prediction may follow. */
-  private BenchTest predictedAnew(BenchTest test) {
+  private FlowTest predictedAnew(FlowTest test) {
     return test.lifts().isEmpty()
         ? NextTest.withPrediction(session.job(), test, state.shown().get().outlook())
         : test;
@@ -287,7 +287,7 @@ final class SetUpPane extends ScrollPane {
     if (shown.test().isEmpty()) {
       return;
     }
-    BenchTest test = shown.test().get();
+    FlowTest test = shown.test().get();
     SetUp setUp = test.setUp();
     showing = true;
     fill(
@@ -307,7 +307,7 @@ final class SetUpPane extends ScrollPane {
     fill(
         after,
         steps,
-        1 + others(test).stream().map(BenchTest::id).toList().indexOf(test.after().orElse(-1)));
+        1 + others(test).stream().map(FlowTest::id).toList().indexOf(test.after().orElse(-1)));
     showing = false;
     valveIsTheChange.setSelected(test.valveIsTheChange());
     fields.show(test);

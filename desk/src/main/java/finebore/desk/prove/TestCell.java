@@ -1,7 +1,7 @@
 package finebore.desk.prove;
 
 import finebore.bench.BenchReading;
-import finebore.bench.BenchTest;
+import finebore.bench.FlowTest;
 import finebore.bench.LiftReadings;
 import finebore.bench.ReadingNotation;
 import finebore.desk.controls.Styles;
@@ -43,7 +43,7 @@ final class TestCell extends TextField {
   private String written = "";
   private String flow = "";
 
-  TestCell(Sheet sheet, BenchTest test, double liftMm) {
+  TestCell(Sheet sheet, FlowTest test, double liftMm) {
     this.sheet = sheet;
     this.test = test.id();
     this.liftMm = liftMm;

@@ -2,11 +2,11 @@ package finebore.desk.prove;
 
 import finebore.bench.BenchBook;
 import finebore.bench.BenchReading;
-import finebore.bench.BenchTest;
 import finebore.bench.Comparison;
-import finebore.bench.Doubt;
+import finebore.bench.FlowTest;
 import finebore.bench.LiftReadings;
 import finebore.bench.ReadingNotation;
+import finebore.bench.SuspectReading;
 import finebore.desk.session.ProveState;
 import finebore.desk.session.ProveState.Shown;
 import finebore.flow.Bands.Band;
@@ -109,9 +109,9 @@ final class TestSheet extends VBox implements TestCell.Sheet {
   }
 
   private void show(Shown shown) {
-    List<BenchTest> visible = window(shown);
+    List<FlowTest> visible = window(shown);
     Runnable putBack = () -> {};
-    List<Integer> ids = visible.stream().map(BenchTest::id).toList();
+    List<Integer> ids = visible.stream().map(FlowTest::id).toList();
     if (!ids.equals(columns) || !shown.liftsMm().equals(rows)) {
       columns = ids;
       rows = shown.liftsMm();
@@ -137,14 +137,14 @@ final class TestSheet extends VBox implements TestCell.Sheet {
       boolean begins = k == 0 || band(rows.get(k - 1), shown) != band(rows.get(k), shown);
       lift(liftLabels.get(k), rows.get(k), begins, shown);
     }
-    for (BenchTest test : visible) {
+    for (FlowTest test : visible) {
       column(test, shown);
     }
     putBack.run();
   }
 
   /** As many tests as there is room for, the one looked at among them. */
-  private List<BenchTest> window(Shown shown) {
+  private List<FlowTest> window(Shown shown) {
     int room = Math.min(room(), shown.tests().size());
     int most = shown.tests().size() - room;
     first = Math.clamp(first, 0, Math.max(0, most));
@@ -162,7 +162,7 @@ final class TestSheet extends VBox implements TestCell.Sheet {
    *
    * @return puts the keyboard and what was half typed back, once the cells show something
    */
-  private Runnable build(Shown shown, List<BenchTest> visible) {
+  private Runnable build(Shown shown, List<FlowTest> visible) {
     Map<String, String> halfTyped = new HashMap<>();
     Optional<String> focused =
         Optional.ofNullable(getScene())
@@ -178,14 +178,14 @@ final class TestSheet extends VBox implements TestCell.Sheet {
     };
   }
 
-  private void fill(Shown shown, List<BenchTest> visible) {
+  private void fill(Shown shown, List<FlowTest> visible) {
     grid.getChildren().clear();
     cells.clear();
     marks.clear();
     heads.clear();
     liftLabels.clear();
     for (int k = 0; k < visible.size(); k++) {
-      BenchTest test = visible.get(k);
+      FlowTest test = visible.get(k);
       Label head = new Label();
       head.setId("test-head-" + test.id());
       head.setMaxWidth(COLUMN_PX * textScale.get() - 6);
@@ -217,7 +217,7 @@ final class TestSheet extends VBox implements TestCell.Sheet {
     }
   }
 
-  private static void head(Label head, BenchTest test, Shown shown) {
+  private static void head(Label head, FlowTest test, Shown shown) {
     boolean looked = shown.test().filter(t -> t.id() == test.id()).isPresent();
     boolean against = shown.reference().filter(t -> t.id() == test.id()).isPresent();
     int number = shown.job().bench().numberOf(test);
@@ -253,7 +253,7 @@ final class TestSheet extends VBox implements TestCell.Sheet {
     label.setStyle(past ? "-fx-text-fill: -fb-muted;" : "");
   }
 
-  private void column(BenchTest test, Shown shown) {
+  private void column(FlowTest test, Shown shown) {
     boolean looked = shown.test().filter(t -> t.id() == test.id()).isPresent();
     Optional<Comparison> comparison =
         looked
@@ -267,8 +267,8 @@ final class TestSheet extends VBox implements TestCell.Sheet {
       Optional<String> doubt =
           looked
               ? shown.doubts().stream()
-                  .filter(d -> Math.abs(d.liftMm() - lift) < BenchTest.SAME_LIFT_MM)
-                  .map((Doubt d) -> shown.book().words(d))
+                  .filter(d -> Math.abs(d.liftMm() - lift) < FlowTest.SAME_LIFT_MM)
+                  .map((SuspectReading d) -> shown.book().words(d))
                   .findFirst()
               : Optional.empty();
       cells.get(TestCell.idOf(test.id(), lift)).show(noted, comesTo(test, lift, shown), doubt);
@@ -281,7 +281,7 @@ final class TestSheet extends VBox implements TestCell.Sheet {
   }
 
   /** Flow at the standard depression, with how often it was read. */
-  static String comesTo(BenchTest test, double lift, Shown shown) {
+  static String comesTo(FlowTest test, double lift, Shown shown) {
     return shown
         .book()
         .reduced(test)

@@ -1,18 +1,18 @@
 package finebore.desk.session;
 
 import finebore.bench.BenchBook;
-import finebore.bench.BenchTest;
 import finebore.bench.CheckPlate;
+import finebore.bench.FlowTest;
 import finebore.bench.PlateCheck;
 import finebore.instruments.BenchLink;
 import finebore.instruments.BenchLink.LinkLost;
 import finebore.instruments.BenchRun;
 import finebore.instruments.FlowBench;
-import finebore.instruments.HeadTruth;
 import finebore.instruments.RunJournal;
 import finebore.instruments.Sample;
 import finebore.instruments.SerialLink;
 import finebore.instruments.SimulatedBench;
+import finebore.instruments.SimulatedHead;
 import finebore.instruments.SimulatedLink;
 import finebore.instruments.Taken;
 import finebore.instruments.Takings;
@@ -114,13 +114,13 @@ public final class BenchSession {
     return simulated;
   }
 
-  private Path journal(BenchTest test) {
+  private Path journal(FlowTest test) {
     String job = session.job().name().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
     return folder.resolve(job + "-" + session.jobMark() + "-" + test.id() + RunJournal.EXTENSION);
   }
 
   /** What an earlier run for a test has kept and not finished, if anything. */
-  public Optional<RunJournal.Contents> unfinished(BenchTest test) {
+  public Optional<RunJournal.Contents> unfinished(FlowTest test) {
     try {
       return RunJournal.read(journal(test)).filter(c -> !c.finished() && !c.taken().isEmpty());
     } catch (IOException e) {
@@ -130,12 +130,12 @@ public final class BenchSession {
   }
 
   /** Reads the check plates into the job's ranges. */
-  public void checkPlates(BenchTest test) {
+  public void checkPlates(FlowTest test) {
     begin(test, 1, Phase.CHECKING);
   }
 
   /** Runs a test from the beginning; what an earlier run has kept is put aside, not thrown away. */
-  public void run(BenchTest test, int repeats) {
+  public void run(FlowTest test, int repeats) {
     if (!isRunning()) {
       putAside(journal(test));
       begin(test, repeats, Phase.RUNNING);
@@ -143,12 +143,12 @@ public final class BenchSession {
   }
 
   /** A test just made: what was once kept for another that had its id is not its own. */
-  public void begins(BenchTest test) {
+  public void begins(FlowTest test) {
     putAside(journal(test));
   }
 
   /** Goes on with what an earlier run has kept. */
-  public void resume(BenchTest test) {
+  public void resume(FlowTest test) {
     unfinished(test)
         .ifPresent(
             kept -> {
@@ -172,7 +172,7 @@ public final class BenchSession {
     }
   }
 
-  private void begin(BenchTest test, int repeats, Phase phase) {
+  private void begin(FlowTest test, int repeats, Phase phase) {
     if (isRunning()) {
       return;
     }
@@ -224,13 +224,13 @@ public final class BenchSession {
     }
   }
 
-  private BenchLink link(BenchTest test) throws LinkLost {
+  private BenchLink link(FlowTest test) throws LinkLost {
     if (!port.isEmpty()) {
       return SerialLink.open(port);
     }
     Job job = session.job();
     long seed = job.name().hashCode();
-    HeadTruth truth = HeadTruth.of(job, test.setUp(), seed);
+    SimulatedHead truth = SimulatedHead.of(job, test.setUp(), seed);
     SimulatedBench bench = simulated.orElseGet(() -> new SimulatedBench(truth, seed));
     bench.headOn(truth);
     simulated = Optional.of(bench);

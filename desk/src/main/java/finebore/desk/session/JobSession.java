@@ -32,7 +32,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
  */
 public final class JobSession {
 
-  private final ReadOnlyObjectWrapper<Work> work = new ReadOnlyObjectWrapper<>();
+  private final ReadOnlyObjectWrapper<SeatView> work = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<SeatPlace> seat = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<Optional<Cure>> tried =
       new ReadOnlyObjectWrapper<>(Optional.empty());
@@ -42,7 +42,7 @@ public final class JobSession {
   private final ReadOnlyBooleanWrapper canUndo = new ReadOnlyBooleanWrapper();
   private final ReadOnlyBooleanWrapper canRedo = new ReadOnlyBooleanWrapper();
   private JobDocument document;
-  private Edits edits;
+  private UndoHistory edits;
   private Job saved;
   private boolean showFound;
   private OptionalInt steps = OptionalInt.empty();
@@ -57,7 +57,7 @@ public final class JobSession {
   public void load(JobDocument opened, Optional<Path> from) {
     generation++;
     document = opened;
-    edits = new Edits(opened.job());
+    edits = new UndoHistory(opened.job());
     saved = opened.job();
     showFound = false;
     steps = OptionalInt.empty();
@@ -85,7 +85,7 @@ public final class JobSession {
     refresh();
   }
 
-  public ReadOnlyObjectProperty<Work> work() {
+  public ReadOnlyObjectProperty<SeatView> work() {
     return work.getReadOnlyProperty();
   }
 
@@ -140,7 +140,7 @@ public final class JobSession {
       return;
     }
     // Worked out first: what cannot be worked out does not become the job.
-    Work ahead = workOf(next);
+    SeatView ahead = workOf(next);
     tried.set(Optional.empty());
     edits.edit(next, gesture);
     publish(ahead);
@@ -323,12 +323,12 @@ public final class JobSession {
     return seats.contains(seat.get()) ? seat.get() : seats.getFirst();
   }
 
-  private Work workOf(Job shown) {
-    return Work.of(
-        shown, new Work.View(seatIn(shown), showFound, steps), Optional.ofNullable(work.get()));
+  private SeatView workOf(Job shown) {
+    return SeatView.of(
+        shown, new SeatView.View(seatIn(shown), showFound, steps), Optional.ofNullable(work.get()));
   }
 
-  private void publish(Work next) {
+  private void publish(SeatView next) {
     seat.set(seatIn(next.job()));
     changed.set(!job().equals(saved));
     canUndo.set(edits.canUndo() || tried.get().isPresent());

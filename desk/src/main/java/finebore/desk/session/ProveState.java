@@ -1,16 +1,16 @@
 package finebore.desk.session;
 
 import finebore.bench.BenchBook;
-import finebore.bench.BenchTest;
 import finebore.bench.Comparison;
-import finebore.bench.Doubt;
+import finebore.bench.FlowTest;
 import finebore.bench.LiftReadings;
+import finebore.bench.SuspectReading;
 import finebore.job.Job;
 import finebore.job.Port;
-import finebore.study.Outlook;
+import finebore.study.PredictionConfidence;
 import finebore.study.SeatStudy;
 import finebore.study.TestBook;
-import finebore.study.Tested;
+import finebore.study.TestedSeat;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -60,17 +60,17 @@ public final class ProveState {
       Job job,
       Port port,
       TestBook book,
-      Outlook outlook,
-      List<BenchTest> tests,
-      Optional<BenchTest> test,
-      Optional<BenchTest> reference,
+      PredictionConfidence outlook,
+      List<FlowTest> tests,
+      Optional<FlowTest> test,
+      Optional<FlowTest> reference,
       Optional<Comparison> comparison,
       double liftMm,
       List<Double> liftsMm,
       Optional<SeatStudy> study,
       Optional<SeatStudy> referenceStudy,
-      List<BenchTest.Predicted> predicted,
-      List<Doubt> doubts) {
+      List<FlowTest.Predicted> predicted,
+      List<SuspectReading> doubts) {
 
     /** What is noted at the lift looked at, or nothing yet. */
     public LiftReadings atLift() {
@@ -117,7 +117,7 @@ public final class ProveState {
   }
 
   /** Changes the test looked at. */
-  public void editTest(UnaryOperator<BenchTest> change) {
+  public void editTest(UnaryOperator<FlowTest> change) {
     shown
         .get()
         .test()
@@ -141,26 +141,26 @@ public final class ProveState {
     Job job = session.job();
     Port port = session.seat().get().port();
     TestBook book = TestBook.of(job);
-    Outlook outlook =
+    PredictionConfidence outlook =
         session.work().get().job().equals(job)
             ? session.work().get().outlook()
-            : Outlook.of(job, port);
-    List<BenchTest> tests =
+            : PredictionConfidence.of(job, port);
+    List<FlowTest> tests =
         job.bench().tests().stream()
             .filter(t -> t.setUp().direction() == port.direction())
             .toList();
-    Optional<BenchTest> looked =
+    Optional<FlowTest> looked =
         find(tests, test)
             .or(() -> tests.isEmpty() ? Optional.empty() : Optional.of(tests.getLast()));
-    Optional<BenchTest> against =
+    Optional<FlowTest> against =
         find(tests, reference)
-            .or(() -> looked.flatMap(BenchTest::after).flatMap(id -> job.bench().test(id)))
+            .or(() -> looked.flatMap(FlowTest::after).flatMap(id -> job.bench().test(id)))
             .or(() -> tests.stream().findFirst())
             .filter(r -> looked.isPresent() && r.id() != looked.get().id());
     TreeSet<Double> lifts = new TreeSet<>(job.test().liftsMm());
     looked.ifPresent(t -> add(lifts, t));
     against.ifPresent(t -> add(lifts, t));
-    if (lifts.stream().noneMatch(l -> Math.abs(l - liftMm) < BenchTest.SAME_LIFT_MM)) {
+    if (lifts.stream().noneMatch(l -> Math.abs(l - liftMm) < FlowTest.SAME_LIFT_MM)) {
       liftMm = lifts.first();
     }
     List<Double> rows = new ArrayList<>(lifts).subList(0, Math.min(60, lifts.size()));
@@ -175,27 +175,27 @@ public final class ProveState {
         looked.flatMap(t -> against.map(r -> book.compare(r, t))),
         liftMm,
         rows,
-        looked.map(t -> Tested.study(job, t.setUp(), rows, outlook.calibration())),
-        against.map(t -> Tested.study(job, t.setUp(), rows, outlook.calibration())),
+        looked.map(t -> TestedSeat.study(job, t.setUp(), rows, outlook.calibration())),
+        against.map(t -> TestedSeat.study(job, t.setUp(), rows, outlook.calibration())),
         looked
             .map(
                 t ->
                     t.predicted().isEmpty()
-                        ? Tested.predict(job, t.setUp(), rows, outlook)
+                        ? TestedSeat.predict(job, t.setUp(), rows, outlook)
                         : t.predicted())
             .orElse(List.of()),
         looked.map(t -> book.doubts(t, outlook.calibration())).orElse(List.of()));
   }
 
-  private static void add(TreeSet<Double> lifts, BenchTest test) {
+  private static void add(TreeSet<Double> lifts, FlowTest test) {
     for (LiftReadings lift : test.lifts()) {
-      if (lifts.stream().noneMatch(l -> Math.abs(l - lift.liftMm()) < BenchTest.SAME_LIFT_MM)) {
+      if (lifts.stream().noneMatch(l -> Math.abs(l - lift.liftMm()) < FlowTest.SAME_LIFT_MM)) {
         lifts.add(lift.liftMm());
       }
     }
   }
 
-  private static Optional<BenchTest> find(List<BenchTest> tests, OptionalInt id) {
+  private static Optional<FlowTest> find(List<FlowTest> tests, OptionalInt id) {
     return tests.stream().filter(t -> id.isPresent() && t.id() == id.getAsInt()).findFirst();
   }
 }

@@ -1,6 +1,6 @@
 package finebore.desk.shell;
 
-import finebore.bench.BenchTest;
+import finebore.bench.FlowTest;
 import finebore.desk.session.DeskFolder;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.Recovery;
@@ -150,7 +150,7 @@ final class JobFiles {
           to,
           session.job().bench().tests().stream()
               .flatMap(t -> t.pictures().stream())
-              .map(BenchTest.Picture::file)
+              .map(FlowTest.Picture::file)
               .toList());
     }
   }

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import finebore.desk.session.Work;
+import finebore.desk.session.SeatView;
 import finebore.formats.JobFile;
 import finebore.job.Job;
 import finebore.job.Pairing;
@@ -23,9 +23,9 @@ class GripTest {
 
   private static List<Grip> grips(Job job, double lift) {
     return Grip.of(
-        Work.of(
+        SeatView.of(
             job,
-            new Work.View(job.engine().seats().getFirst(), false, OptionalInt.empty()),
+            new SeatView.View(job.engine().seats().getFirst(), false, OptionalInt.empty()),
             Optional.empty()),
         lift);
   }

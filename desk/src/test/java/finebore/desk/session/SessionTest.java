@@ -23,7 +23,7 @@ class SessionTest {
 
   @Test
   void undoReachesBackToTheOpening() {
-    Edits edits = new Edits(named("0"));
+    UndoHistory edits = new UndoHistory(named("0"));
     for (int k = 1; k <= 2000; k++) {
       edits.edit(named(String.valueOf(k)), "");
     }
@@ -37,7 +37,7 @@ class SessionTest {
 
   @Test
   void aGestureIsOneStepAndEnds() {
-    Edits edits = new Edits(named("0"));
+    UndoHistory edits = new UndoHistory(named("0"));
     edits.edit(named("1"), "drag 1");
     edits.edit(named("2"), "drag 1");
     edits.endGesture();

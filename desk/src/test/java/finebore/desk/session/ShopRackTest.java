@@ -102,17 +102,20 @@ class ShopRackTest {
   @Test
   void whatIsLookedAtFollowsTheView() {
     var place = DEMO.engine().seats().getFirst();
-    Work found = Work.of(DEMO, new Work.View(place, true, OptionalInt.empty()), Optional.empty());
+    SeatView found =
+        SeatView.of(DEMO, new SeatView.View(place, true, OptionalInt.empty()), Optional.empty());
     assertThat(found.shown()).isSameAs(found.found());
     assertThat(found.isScrubbed()).isFalse();
-    Work first = Work.of(DEMO, new Work.View(place, false, OptionalInt.of(1)), Optional.of(found));
+    SeatView first =
+        SeatView.of(DEMO, new SeatView.View(place, false, OptionalInt.of(1)), Optional.of(found));
     assertThat(first.isScrubbed()).isTrue();
     assertThat(first.found()).isSameAs(found.found());
     assertThat(first.difference().removedMm3())
         .isCloseTo(
             first.plan().cutting().steps().getFirst().removedMm3(),
             org.assertj.core.api.Assertions.within(1e-6));
-    Work all = Work.of(DEMO, new Work.View(place, false, OptionalInt.of(99)), Optional.empty());
+    SeatView all =
+        SeatView.of(DEMO, new SeatView.View(place, false, OptionalInt.of(99)), Optional.empty());
     assertThat(all.isScrubbed()).isFalse();
     assertThat(all.wantedCut(1)).hasValue(1);
     assertThat(all.shownOf(3)).isPresent();

@@ -1,6 +1,6 @@
 package finebore.study;
 
-import finebore.bench.BenchTest;
+import finebore.bench.FlowTest;
 import finebore.bench.SetUp;
 import finebore.bench.SetUp.TestedState;
 import finebore.cutting.Cutting;
@@ -19,12 +19,12 @@ import java.util.List;
 import java.util.OptionalDouble;
 
 /** What the model makes of the seat that a flow test was made on. */
-public final class Tested {
+public final class TestedSeat {
 
   /** A tested valve this close to one of the job's is that valve, mm. */
   private static final double SAME_VALVE_MM = 0.05;
 
-  private Tested() {}
+  private TestedSeat() {}
 
   public static Port port(Direction direction) {
     return direction == Direction.INTAKE ? Port.INTAKE : Port.EXHAUST;
@@ -75,8 +75,8 @@ public final class Tested {
   }
 
   /** What the model says of a set-up at the standard depression, for a test that is to be run. */
-  public static List<BenchTest.Predicted> predict(
-      Job job, SetUp setUp, List<Double> liftsMm, Outlook outlook) {
+  public static List<FlowTest.Predicted> predict(
+      Job job, SetUp setUp, List<Double> liftsMm, PredictionConfidence outlook) {
     return study(job, setUp, liftsMm, outlook.calibration())
         .curve()
         .map(
@@ -84,7 +84,7 @@ public final class Tested {
                 curve.points().stream()
                     .map(
                         p ->
-                            new BenchTest.Predicted(
+                            new FlowTest.Predicted(
                                 p.liftMm(),
                                 p.flowM3s(),
                                 outlook.spreadOfFlow(

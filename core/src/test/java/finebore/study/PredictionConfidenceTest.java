@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import finebore.Samples;
 import finebore.bench.BenchBook;
 import finebore.bench.BenchReading;
-import finebore.bench.BenchTest;
+import finebore.bench.FlowTest;
 import finebore.bench.LiftReadings;
 import finebore.bench.SetUp.TestedState;
 import finebore.flow.Bands.Band;
@@ -23,18 +23,18 @@ import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 
 /** The model calibrated on a test whose truth is known, its predictions, and what is learnt. */
-class OutlookTest {
+class PredictionConfidenceTest {
 
   private static final Job JOB = Samples.job();
   private static final SeatPlace PLACE = JOB.engine().seats().getFirst();
   private static final Calibration TRUTH = new Calibration(0.9, 0.94, Optional.empty());
 
   /** A test that reads what the model would give with a port, times a share. */
-  private static BenchTest test(Job job, TestedState state, double share) {
-    BenchTest test = NextTest.of(job, PLACE, state, Outlook.of(job, Port.INTAKE));
+  private static FlowTest test(Job job, TestedState state, double share) {
+    FlowTest test = NextTest.of(job, PLACE, state, PredictionConfidence.of(job, Port.INTAKE));
     test = test.withSetUp(test.setUp().withLeakage(OptionalDouble.of(0)));
     FlowCurve curve =
-        Tested.study(job, test.setUp(), job.test().liftsMm(), TRUTH).curve().orElseThrow();
+        TestedSeat.study(job, test.setUp(), job.test().liftsMm(), TRUTH).curve().orElseThrow();
     for (var point : curve.points()) {
       test =
           test.with(
@@ -43,7 +43,7 @@ class OutlookTest {
     return test;
   }
 
-  private static Job with(Job job, BenchTest test) {
+  private static Job with(Job job, FlowTest test) {
     return job.withBench(job.bench().with(test));
   }
 
@@ -55,8 +55,9 @@ class OutlookTest {
     assertThat(fit.fit().calibration().portLoss()).isCloseTo(0.9, within(1e-6));
     assertThat(fit.fit().calibration().factor()).isCloseTo(0.94, within(1e-7));
     assertThat(fit.fit().spread()).isLessThan(1e-7);
-    assertThat(Outlook.of(TESTED, Port.INTAKE).words()).isEqualTo("calibrated on test 1");
-    assertThat(Outlook.of(TESTED, Port.EXHAUST).words()).isEqualTo("not calibrated");
+    assertThat(PredictionConfidence.of(TESTED, Port.INTAKE).words())
+        .isEqualTo("calibrated on test 1");
+    assertThat(PredictionConfidence.of(TESTED, Port.EXHAUST).words()).isEqualTo("not calibrated");
     SeatStudy study = SeatStudy.of(TESTED, Port.INTAKE, TESTED.intake().found());
     assertThat(study.curve().orElseThrow().flowAt(5))
         .isCloseTo(
@@ -69,8 +70,8 @@ class OutlookTest {
 
   @Test
   void aTestThatCannotTellIsPassedOver() {
-    BenchTest good = TESTED.bench().tests().getFirst();
-    for (BenchTest useless :
+    FlowTest good = TESTED.bench().tests().getFirst();
+    for (FlowTest useless :
         List.of(
             good.withSetUp(good.setUp().withDepression(OptionalDouble.empty())),
             good.withSetUp(good.setUp().withState(TestedState.FINISHED)),
@@ -85,14 +86,15 @@ class OutlookTest {
 
   @Test
   void predictionsAreFrozenWithTheTestThatFollows() {
-    BenchTest next =
-        NextTest.of(TESTED, PLACE, TestedState.FINISHED, Outlook.of(TESTED, Port.INTAKE));
+    FlowTest next =
+        NextTest.of(
+            TESTED, PLACE, TestedState.FINISHED, PredictionConfidence.of(TESTED, Port.INTAKE));
     assertThat(next.after()).contains(1);
     assertThat(next.predicted()).hasSize(6);
     assertThat(next.predicted())
         .allSatisfy(p -> assertThat(p.spread()).isCloseTo(FlowChange.MODEL_SPREAD, within(1e-6)));
     FlowCurve truth =
-        Tested.study(TESTED, next.setUp(), JOB.test().liftsMm(), TRUTH).curve().orElseThrow();
+        TestedSeat.study(TESTED, next.setUp(), JOB.test().liftsMm(), TRUTH).curve().orElseThrow();
     assertThat(next.predicted().getLast().flowM3s())
         .isCloseTo(truth.points().getLast().flowM3s(), within(1e-7));
   }
@@ -100,12 +102,12 @@ class OutlookTest {
   @Test
   void theBandLearnsFromTheJobsOwnMisses() {
     Job hit = with(TESTED, test(TESTED, TestedState.FINISHED, 1));
-    Outlook good = Outlook.of(hit, Port.INTAKE);
+    PredictionConfidence good = PredictionConfidence.of(hit, Port.INTAKE);
     assertThat(good.score().misses()).hasSize(6);
     assertThat(good.score().bands().get(Band.LOW).bias()).isCloseTo(0, within(1e-6));
     assertThat(good.spread().low()).isLessThan(FlowChange.MODEL_SPREAD);
     Job missed = with(TESTED, test(TESTED, TestedState.FINISHED, 0.92));
-    Outlook bad = Outlook.of(missed, Port.INTAKE);
+    PredictionConfidence bad = PredictionConfidence.of(missed, Port.INTAKE);
     Score.Figures low = bad.score().bands().get(Band.LOW);
     assertThat(low.bias()).isCloseTo(-0.08, within(1e-6));
     assertThat(low.spread()).isLessThan(1e-6);
@@ -113,18 +115,18 @@ class OutlookTest {
     double expected = Math.sqrt((5 * 0.02 * 0.02 + low.lifts() * 0.08 * 0.08) / (5 + low.lifts()));
     assertThat(bad.spread().low()).isCloseTo(expected, within(1e-6));
     assertThat(bad.spreadOfFlow(Band.LOW)).isEqualTo(bad.spread().low());
-    BenchTest piped = missed.bench().tests().getLast();
+    FlowTest piped = missed.bench().tests().getLast();
     Job elsewhere =
         missed.withBench(
             missed.bench().with(piped.withSetUp(piped.setUp().withBore(OptionalDouble.of(120)))));
-    assertThat(Outlook.of(elsewhere, Port.INTAKE).score().misses()).isEmpty();
-    assertThat(Outlook.of(JOB, Port.INTAKE).spread()).isEqualTo(Spread.UNLEARNT);
-    assertThat(Outlook.of(JOB, Port.INTAKE).spreadOfFlow(Band.LOW)).isEqualTo(0.15);
+    assertThat(PredictionConfidence.of(elsewhere, Port.INTAKE).score().misses()).isEmpty();
+    assertThat(PredictionConfidence.of(JOB, Port.INTAKE).spread()).isEqualTo(Spread.UNLEARNT);
+    assertThat(PredictionConfidence.of(JOB, Port.INTAKE).spreadOfFlow(Band.LOW)).isEqualTo(0.15);
   }
 
   @Test
   void theNextTestIsSetUpLikeTheLast() {
-    BenchTest first = TESTED.bench().tests().getFirst();
+    FlowTest first = TESTED.bench().tests().getFirst();
     Job other =
         TESTED.withBench(
             TESTED
@@ -132,7 +134,8 @@ class OutlookTest {
                 .with(
                     first.withSetUp(
                         first.setUp().withBench("big bench").withBore(OptionalDouble.of(90)))));
-    BenchTest next = NextTest.of(other, PLACE, TestedState.AS_FOUND, Outlook.UNCALIBRATED);
+    FlowTest next =
+        NextTest.of(other, PLACE, TestedState.AS_FOUND, PredictionConfidence.UNCALIBRATED);
     assertThat(next.id()).isEqualTo(2);
     assertThat(next.name()).isEqualTo("I1 as found 2");
     assertThat(next.setUp().bench()).isEqualTo("big bench");
@@ -143,12 +146,12 @@ class OutlookTest {
 
   @Test
   void aTestOfASeatThatIsGoneIsTakenForTheFirstOfItsKind() {
-    BenchTest test = TESTED.bench().tests().getFirst();
-    assertThat(Tested.place(JOB, test.setUp().withSeat("I9", Port.INTAKE.direction())).label())
+    FlowTest test = TESTED.bench().tests().getFirst();
+    assertThat(TestedSeat.place(JOB, test.setUp().withSeat("I9", Port.INTAKE.direction())).label())
         .isEqualTo("I1");
     TestBook book = TestBook.of(TESTED);
     assertThat(book.doubts(test)).isEmpty();
-    BenchTest slip =
+    FlowTest slip =
         test.with(
             LiftReadings.of(
                 5,
@@ -164,10 +167,10 @@ class OutlookTest {
 
   @Test
   void coefficientsAreOnTheAreaTheyName() {
-    BenchTest test = TESTED.bench().tests().getFirst();
+    FlowTest test = TESTED.bench().tests().getFirst();
     Optional<SeatStudy> study =
         Optional.of(
-            Tested.study(TESTED, test.setUp(), JOB.test().liftsMm(), Calibration.UNCALIBRATED));
+            TestedSeat.study(TESTED, test.setUp(), JOB.test().liftsMm(), Calibration.UNCALIBRATED));
     double head = test.setUp().valve().headDiameterMm();
     assertThat(FlowArea.CURTAIN.mm2(test, 5, study).orElseThrow())
         .isCloseTo(Math.PI * head * 5, within(1e-9));

@@ -4,7 +4,7 @@ import finebore.bench.SetUp;
 import finebore.flow.Calibration;
 import finebore.flow.FlowCurve;
 import finebore.job.Job;
-import finebore.study.Tested;
+import finebore.study.TestedSeat;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -18,7 +18,7 @@ import java.util.function.DoubleUnaryOperator;
  * @param liftsMm rising
  * @param areasMm2 effective area at each
  */
-public record HeadTruth(double[] liftsMm, double[] areasMm2) implements DoubleUnaryOperator {
+public record SimulatedHead(double[] liftsMm, double[] areasMm2) implements DoubleUnaryOperator {
 
   private static final int POINTS = 40;
   private static final double PAST_CAM = 1.35;
@@ -34,8 +34,8 @@ public record HeadTruth(double[] liftsMm, double[] areasMm2) implements DoubleUn
    *
    * @param seed of the head: the same for all its states
    */
-  public static HeadTruth of(Job job, SetUp setUp, long seed) {
-    double most = PAST_CAM * job.group(Tested.port(setUp.direction())).cam().maxLiftMm();
+  public static SimulatedHead of(Job job, SetUp setUp, long seed) {
+    double most = PAST_CAM * job.group(TestedSeat.port(setUp.direction())).cam().maxLiftMm();
     List<Double> lifts = new ArrayList<>();
     for (int k = 1; k <= POINTS; k++) {
       lifts.add(most * k / POINTS);
@@ -68,7 +68,7 @@ public record HeadTruth(double[] liftsMm, double[] areasMm2) implements DoubleUn
     double[] areas = new double[POINTS];
     double[] heights = new double[POINTS];
     var curve =
-        Tested.study(job, setUp, lifts, hidden)
+        TestedSeat.study(job, setUp, lifts, hidden)
             .curve()
             .orElseThrow(() -> new IllegalArgumentException("the tested valve does not seat"));
     for (int k = 0; k < POINTS; k++) {
@@ -82,7 +82,7 @@ public record HeadTruth(double[] liftsMm, double[] areasMm2) implements DoubleUn
       heights[k] = lifts.get(k);
       areas[k] = curve.points().get(k).losses().effectiveAreaMm2() * wave;
     }
-    return new HeadTruth(heights, areas);
+    return new SimulatedHead(heights, areas);
   }
 
   /** Effective area at a lift, mm2. */

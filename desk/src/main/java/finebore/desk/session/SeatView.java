@@ -15,8 +15,8 @@ import finebore.practice.PlanFindings;
 import finebore.practice.Practice;
 import finebore.seat.Cut;
 import finebore.seat.ShownCut;
-import finebore.study.Outlook;
 import finebore.study.PlanStudy;
+import finebore.study.PredictionConfidence;
 import finebore.study.SeatStudy;
 import java.util.List;
 import java.util.Optional;
@@ -36,7 +36,7 @@ import java.util.OptionalInt;
  * @param findings of the found state or of the whole plan
  * @param outlook how far the model may be trusted for this kind of seat
  */
-public record Work(
+public record SeatView(
     Job job,
     SeatPlace place,
     boolean showFound,
@@ -46,7 +46,7 @@ public record Work(
     SeatStudy shown,
     SectionDifference difference,
     List<Finding> findings,
-    Outlook outlook) {
+    PredictionConfidence outlook) {
 
   /**
    * What is looked at.
@@ -63,14 +63,16 @@ public record Work(
    * @param before what was worked out last; its found study is taken over where only the plan has
    *     changed
    */
-  public static Work of(Job job, View view, Optional<Work> before) {
+  public static SeatView of(Job job, View view, Optional<SeatView> before) {
     Practice practice = PracticeFiles.orDefault(job.practice());
     Plan follows = job.planOf(view.place());
-    Optional<Work> same =
+    Optional<SeatView> same =
         before
             .filter(b -> b.place().equals(view.place()))
             .filter(b -> b.job().withPlan(view.place(), follows).equals(job));
-    Outlook outlook = same.map(Work::outlook).orElseGet(() -> Outlook.of(job, view.place().port()));
+    PredictionConfidence outlook =
+        same.map(SeatView::outlook)
+            .orElseGet(() -> PredictionConfidence.of(job, view.place().port()));
     Optional<SeatStudy> known =
         same.map(b -> b.plan().found()).or(() -> found(job, view.place(), outlook));
     PlanStudy plan = PlanStudy.of(job, view.place(), follows, known);
@@ -82,7 +84,7 @@ public record Work(
         view.found()
             ? Findings.of(shown, practice, view.place().port(), job.units())
             : PlanFindings.of(plan, practice, job.units());
-    return new Work(
+    return new SeatView(
         job,
         view.place(),
         view.found(),
@@ -96,7 +98,7 @@ public record Work(
   }
 
   /** The seat as found, with the port that the outlook knows already. */
-  private static Optional<SeatStudy> found(Job job, SeatPlace place, Outlook outlook) {
+  private static Optional<SeatStudy> found(Job job, SeatPlace place, PredictionConfidence outlook) {
     return Optional.of(SeatStudy.asFound(job, place, outlook.calibration()));
   }
 

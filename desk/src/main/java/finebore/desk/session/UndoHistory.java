@@ -10,7 +10,7 @@ import java.util.Optional;
  *
  * <p>Edits that carry the same gesture, such as the steps of one drag, count as one.
  */
-final class Edits {
+final class UndoHistory {
 
   private record State(Job job, String gesture) {}
 
@@ -18,7 +18,7 @@ final class Edits {
   private final Deque<State> future = new ArrayDeque<>();
   private State now;
 
-  Edits(Job job) {
+  UndoHistory(Job job) {
     this.now = new State(job, "");
   }
 

@@ -11,7 +11,7 @@ import finebore.section.Tolerance;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
-class WitnessTest {
+class LeftoverEdgeTest {
 
   private static final Surface ROOF = Surface.of(Part.ROOF, "the chamber roof");
   private static final Surface STEP = Surface.of(Part.RIDGE, "the step");
@@ -42,14 +42,14 @@ class WitnessTest {
 
   @Test
   void nothingStandsWhereTheWallLeadsOn() {
-    assertThat(Witness.of(wall(0, 0), 1)).isEmpty();
+    assertThat(LeftoverEdge.of(wall(0, 0), 1)).isEmpty();
   }
 
   @Test
   void aStepOverTheCutsHasItsHeightAndTurn() {
-    List<Witness> witnesses = Witness.of(wall(0.4, 0), 1);
+    List<LeftoverEdge> witnesses = LeftoverEdge.of(wall(0.4, 0), 1);
     assertThat(witnesses).hasSize(1);
-    Witness ridge = witnesses.getFirst();
+    LeftoverEdge ridge = witnesses.getFirst();
     assertThat(ridge.inChamber()).isTrue();
     assertThat(ridge.heightMm()).isCloseTo(0.4, within(1e-9));
     assertThat(ridge.turnDeg()).isCloseTo(60, within(1e-9));
@@ -59,9 +59,9 @@ class WitnessTest {
 
   @Test
   void aLedgeUnderThemStandsInByItsWidth() {
-    List<Witness> witnesses = Witness.of(wall(0, 0.3), 1);
+    List<LeftoverEdge> witnesses = LeftoverEdge.of(wall(0, 0.3), 1);
     assertThat(witnesses).hasSize(1);
-    Witness ledge = witnesses.getFirst();
+    LeftoverEdge ledge = witnesses.getFirst();
     assertThat(ledge.inChamber()).isFalse();
     assertThat(ledge.heightMm()).isCloseTo(0.3, within(1e-9));
     // From 60 degrees to flat.
@@ -70,12 +70,12 @@ class WitnessTest {
 
   @Test
   void whatCannotBeFeltIsNoWitness() {
-    assertThat(Witness.of(wall(0.03, 0.03), 1)).isEmpty();
-    assertThat(Witness.of(wall(0.4, 0.3), 1)).hasSize(2);
+    assertThat(LeftoverEdge.of(wall(0.03, 0.03), 1)).isEmpty();
+    assertThat(LeftoverEdge.of(wall(0.4, 0.3), 1)).hasSize(2);
   }
 
   @Test
   void aSeatThatIsNotThereHasNone() {
-    assertThat(Witness.of(wall(0.4, 0.3), 7)).isEmpty();
+    assertThat(LeftoverEdge.of(wall(0.4, 0.3), 7)).isEmpty();
   }
 }

@@ -16,7 +16,7 @@ import java.util.function.DoubleUnaryOperator;
  * @param flowM3s as read, brought to standard
  * @param expectedM3s by its neighbours
  */
-public record Doubt(double liftMm, double flowM3s, double expectedM3s) {
+public record SuspectReading(double liftMm, double flowM3s, double expectedM3s) {
 
   /** The model itself bends by this between neighbouring lifts. */
   private static final double LEAST_SHARE = 0.05;
@@ -35,7 +35,7 @@ public record Doubt(double liftMm, double flowM3s, double expectedM3s) {
    *
    * @param shape the model's flow by lift, mm to m3/s; its size does not matter
    */
-  public static List<Doubt> of(ReducedTest test, DoubleUnaryOperator shape, Noise noise) {
+  public static List<SuspectReading> of(ReducedTest test, DoubleUnaryOperator shape, Noise noise) {
     List<At> left = new ArrayList<>();
     for (ReducedTest.Lift lift : test.lifts()) {
       double model = shape.applyAsDouble(lift.liftMm());
@@ -44,10 +44,10 @@ public record Doubt(double liftMm, double flowM3s, double expectedM3s) {
       }
     }
     double limit = Math.max(LEAST_SHARE, TIMES_NOISE * noise.share());
-    List<Doubt> doubts = new ArrayList<>();
+    List<SuspectReading> doubts = new ArrayList<>();
     // One bad reading spoils its neighbours' expectation, so the worst goes first.
     while (left.size() > NEIGHBOURS) {
-      Optional<Doubt> worst =
+      Optional<SuspectReading> worst =
           left.stream()
               .map(at -> of(at, left))
               .filter(d -> Math.abs(d.share()) > limit)
@@ -62,7 +62,7 @@ public record Doubt(double liftMm, double flowM3s, double expectedM3s) {
   }
 
   /** The middle of the neighbours' ratios leads to what is expected. */
-  private static Doubt of(At at, List<At> all) {
+  private static SuspectReading of(At at, List<At> all) {
     double[] near =
         all.stream()
             .filter(o -> o != at)
@@ -72,6 +72,6 @@ public record Doubt(double liftMm, double flowM3s, double expectedM3s) {
             .sorted()
             .toArray();
     double middle = (near[(near.length - 1) / 2] + near[near.length / 2]) / 2;
-    return new Doubt(at.lift(), at.flow(), at.flow() / at.ratio() * middle);
+    return new SuspectReading(at.lift(), at.flow(), at.flow() / at.ratio() * middle);
   }
 }

@@ -16,11 +16,11 @@ import java.util.Optional;
  * @param score of predictions past
  * @param spread standard deviation of a predicted flow, as a share, for each band
  */
-public record Outlook(Optional<ModelFit> fit, Score score, Spread spread) {
+public record PredictionConfidence(Optional<ModelFit> fit, Score score, Spread spread) {
 
   /** Nothing on the bench yet. */
-  public static final Outlook UNCALIBRATED =
-      new Outlook(Optional.empty(), Score.NONE, Spread.UNLEARNT);
+  public static final PredictionConfidence UNCALIBRATED =
+      new PredictionConfidence(Optional.empty(), Score.NONE, Spread.UNLEARNT);
 
   /**
    * What was assumed beforehand counts like so many misses; a choice: two bands' worth of lifts
@@ -35,18 +35,18 @@ public record Outlook(Optional<ModelFit> fit, Score score, Spread spread) {
   private static final double UNCALIBRATED_FLOW = 0.15;
 
   /** The outlook of a job's intakes or exhausts. */
-  public static Outlook of(Job job, Port port) {
+  public static PredictionConfidence of(Job job, Port port) {
     if (job.bench().tests().isEmpty()) {
       return UNCALIBRATED;
     }
     Optional<ModelFit> fit = ModelFit.of(job, port);
     Score score = Score.of(job, port, fit);
     if (fit.isEmpty()) {
-      return new Outlook(fit, score, Spread.UNLEARNT);
+      return new PredictionConfidence(fit, score, Spread.UNLEARNT);
     }
     double left = fit.get().fit().spread();
     double assumed = Math.hypot(left, FlowChange.MODEL_SPREAD);
-    return new Outlook(
+    return new PredictionConfidence(
         fit,
         score,
         new Spread(

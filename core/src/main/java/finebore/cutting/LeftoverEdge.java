@@ -18,7 +18,7 @@ import java.util.List;
  * @param turnDeg how sharply the wall turns there
  * @param surface what stands there
  */
-public record Witness(
+public record LeftoverEdge(
     boolean inChamber, Point at, double heightMm, double turnDeg, Surface surface) {
 
   /** Less than this is not seen and not felt, mm. */
@@ -31,7 +31,7 @@ public record Witness(
   private static final double SHARP_DEG = 5;
 
   /** What stands about the sealing cut of a wall, from the seat outward and then inward. */
-  public static List<Witness> of(Profile exact, int sealingCut) {
+  public static List<LeftoverEdge> of(Profile exact, int sealingCut) {
     Profile wall = withoutBurrs(exact);
     int first = -1;
     int last = -1;
@@ -42,7 +42,7 @@ public record Witness(
         last = k;
       }
     }
-    List<Witness> witnesses = new ArrayList<>();
+    List<LeftoverEdge> witnesses = new ArrayList<>();
     if (first < 0) {
       return witnesses;
     }
@@ -59,7 +59,7 @@ public record Witness(
         }
         double height = wall.start(top).z() - wall.end(k).z();
         if (height > SEEN_MM) {
-          witnesses.add(new Witness(true, wall.end(k), height, turn, wall.surfaces().get(k)));
+          witnesses.add(new LeftoverEdge(true, wall.end(k), height, turn, wall.surfaces().get(k)));
         }
         k = top;
       }
@@ -79,7 +79,8 @@ public record Witness(
         }
         double stands = wall.start(k).r() - wall.end(end).r();
         if (stands > SEEN_MM) {
-          witnesses.add(new Witness(false, wall.start(k), stands, turn, wall.surfaces().get(k)));
+          witnesses.add(
+              new LeftoverEdge(false, wall.start(k), stands, turn, wall.surfaces().get(k)));
         }
         k = end;
       }

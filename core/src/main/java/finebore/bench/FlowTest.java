@@ -22,7 +22,7 @@ import java.util.Optional;
  * @param pictures file names of pictures beside the job, with words
  * @param remarks the operator's
  */
-public record BenchTest(
+public record FlowTest(
     int id,
     String name,
     Optional<LocalDate> date,
@@ -51,7 +51,7 @@ public record BenchTest(
   /** A picture by its file's name in the job's folder of pictures. */
   public record Picture(String file, String words) {}
 
-  public BenchTest {
+  public FlowTest {
     lifts = lifts.stream().sorted(Comparator.comparingDouble(LiftReadings::liftMm)).toList();
     predicted = predicted.stream().sorted(Comparator.comparingDouble(Predicted::liftMm)).toList();
     pictures = List.copyOf(pictures);
@@ -77,8 +77,8 @@ public record BenchTest(
   }
 
   /** A test that has not been run. */
-  public static BenchTest empty(int id, String name, SetUp setUp) {
-    return new BenchTest(
+  public static FlowTest empty(int id, String name, SetUp setUp) {
+    return new FlowTest(
         id,
         name,
         Optional.empty(),
@@ -104,7 +104,7 @@ public record BenchTest(
   }
 
   /** With what is noted at a lift put in its place; a lift with nothing noted goes. */
-  public BenchTest with(LiftReadings changed) {
+  public FlowTest with(LiftReadings changed) {
     List<LiftReadings> others = new ArrayList<>(lifts);
     others.removeIf(l -> Math.abs(l.liftMm() - changed.liftMm()) < SAME_LIFT_MM);
     if (!changed.isEmpty()) {
@@ -113,8 +113,8 @@ public record BenchTest(
     return withLifts(others);
   }
 
-  public BenchTest withLifts(List<LiftReadings> changedLifts) {
-    return new BenchTest(
+  public FlowTest withLifts(List<LiftReadings> changedLifts) {
+    return new FlowTest(
         id,
         name,
         date,
@@ -129,8 +129,8 @@ public record BenchTest(
         remarks);
   }
 
-  public BenchTest withName(String changedName) {
-    return new BenchTest(
+  public FlowTest withName(String changedName) {
+    return new FlowTest(
         id,
         changedName,
         date,
@@ -145,8 +145,8 @@ public record BenchTest(
         remarks);
   }
 
-  public BenchTest withDate(Optional<LocalDate> changedDate) {
-    return new BenchTest(
+  public FlowTest withDate(Optional<LocalDate> changedDate) {
+    return new FlowTest(
         id,
         name,
         changedDate,
@@ -161,8 +161,8 @@ public record BenchTest(
         remarks);
   }
 
-  public BenchTest withSetUp(SetUp changedSetUp) {
-    return new BenchTest(
+  public FlowTest withSetUp(SetUp changedSetUp) {
+    return new FlowTest(
         id,
         name,
         date,
@@ -177,8 +177,8 @@ public record BenchTest(
         remarks);
   }
 
-  public BenchTest withAir(Optional<Air> changedAir) {
-    return new BenchTest(
+  public FlowTest withAir(Optional<Air> changedAir) {
+    return new FlowTest(
         id,
         name,
         date,
@@ -194,13 +194,13 @@ public record BenchTest(
   }
 
   /** As a step from another test. */
-  public BenchTest withStep(Optional<Integer> from, String what, boolean valve) {
-    return new BenchTest(
+  public FlowTest withStep(Optional<Integer> from, String what, boolean valve) {
+    return new FlowTest(
         id, name, date, setUp, air, from, what, valve, lifts, predicted, pictures, remarks);
   }
 
-  public BenchTest withPredicted(List<Predicted> changedPrediction) {
-    return new BenchTest(
+  public FlowTest withPredicted(List<Predicted> changedPrediction) {
+    return new FlowTest(
         id,
         name,
         date,
@@ -215,8 +215,8 @@ public record BenchTest(
         remarks);
   }
 
-  public BenchTest withPictures(List<Picture> changedPictures) {
-    return new BenchTest(
+  public FlowTest withPictures(List<Picture> changedPictures) {
+    return new FlowTest(
         id,
         name,
         date,
@@ -231,8 +231,8 @@ public record BenchTest(
         remarks);
   }
 
-  public BenchTest withRemarks(String changedRemarks) {
-    return new BenchTest(
+  public FlowTest withRemarks(String changedRemarks) {
+    return new FlowTest(
         id,
         name,
         date,

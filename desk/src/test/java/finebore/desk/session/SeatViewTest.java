@@ -13,19 +13,19 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
 
-class WorkTest {
+class SeatViewTest {
 
   private static final Job DEMO = JobFile.demo();
 
-  private static Work work(Job job, Port port, boolean found, Optional<Work> before) {
+  private static SeatView work(Job job, Port port, boolean found, Optional<SeatView> before) {
     SeatPlace place =
         job.engine().seats().stream().filter(s -> s.port() == port).findFirst().orElseThrow();
-    return Work.of(job, new Work.View(place, found, OptionalInt.empty()), before);
+    return SeatView.of(job, new SeatView.View(place, found, OptionalInt.empty()), before);
   }
 
   @Test
   void everythingOfAGroupIsWorkedOut() {
-    Work work = work(DEMO, Port.INTAKE, false, Optional.empty());
+    SeatView work = work(DEMO, Port.INTAKE, false, Optional.empty());
     assertThat(work.shown()).isSameAs(work.planned());
     assertThat(work.change().orElseThrow().bands().get(Band.LOW).changeM3s()).isPositive();
     assertThat(work.difference().removedMm3()).isPositive();
@@ -36,7 +36,7 @@ class WorkTest {
 
   @Test
   void theFoundStudyIsTakenOverOnlyWhereItStillHolds() {
-    Work before = work(DEMO, Port.INTAKE, false, Optional.empty());
+    SeatView before = work(DEMO, Port.INTAKE, false, Optional.empty());
     var planned = DEMO.intake().planned();
     Job replanned = DEMO.withPlanned(Port.INTAKE, planned.withSeat(planned.seat().withThroat(35)));
     assertThat(work(replanned, Port.INTAKE, false, Optional.of(before)).found())

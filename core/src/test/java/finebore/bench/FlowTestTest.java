@@ -25,7 +25,7 @@ import java.util.function.UnaryOperator;
 import org.junit.jupiter.api.Test;
 
 /** Tests of a head, brought to standard and held against each other. */
-class BenchTestTest {
+class FlowTestTest {
 
   private static final double STANDARD = Unit.INCH_OF_WATER.toBase(28);
   private static final CamLift CAM = new CamLift(10, 270);
@@ -47,8 +47,8 @@ class BenchTestTest {
   }
 
   /** A test whose flows are a share of the sample's, each read so often with a little scatter. */
-  private static BenchTest test(int id, double share, double... scatter) {
-    BenchTest test = BenchTest.empty(id, "test " + id, setUp());
+  private static FlowTest test(int id, double share, double... scatter) {
+    FlowTest test = FlowTest.empty(id, "test " + id, setUp());
     for (int k = 0; k < LIFTS.length; k++) {
       LiftReadings lift = LiftReadings.of(LIFTS[k], List.of());
       for (double s : scatter) {
@@ -59,11 +59,11 @@ class BenchTestTest {
     return test;
   }
 
-  private static ReducedTest reduced(BenchTest test) {
+  private static ReducedTest reduced(FlowTest test) {
     return ReducedTest.of(test, BenchBook.EMPTY, STANDARD);
   }
 
-  private static Comparison compare(BenchTest a, BenchTest b) {
+  private static Comparison compare(FlowTest a, FlowTest b) {
     List<ReducedTest> both = List.of(reduced(a), reduced(b));
     return Comparison.of(
         both.get(0), both.get(1), Noise.of(both), Bands.USUAL, CAM, BenchBook.EMPTY);
@@ -72,8 +72,8 @@ class BenchTestTest {
   @Test
   void flowGoesWithTheRootOfDepressionAndDensity() {
     Air thin = new Air(30, 95_000, 0.6);
-    BenchTest test =
-        BenchTest.empty(
+    FlowTest test =
+        FlowTest.empty(
                 1,
                 "thin air",
                 setUp()
@@ -84,8 +84,8 @@ class BenchTestTest {
     double expected = 0.030 * Math.sqrt(2.8) * Math.sqrt(thin.densityKgM3() / 1.2041);
     assertThat(reduced(test).lifts().getFirst().meanM3s()).isCloseTo(expected, within(1e-12));
     assertThat(reduced(test).notes()).isEmpty();
-    BenchTest bare =
-        BenchTest.empty(
+    FlowTest bare =
+        FlowTest.empty(
                 2,
                 "bare",
                 setUp().withDepression(OptionalDouble.empty()).withLeakage(OptionalDouble.empty()))
@@ -104,8 +104,8 @@ class BenchTestTest {
     BenchReading warm =
         new BenchReading(
             0.03, Optional.empty(), OptionalDouble.of(STANDARD / 2), OptionalDouble.of(35));
-    BenchTest test =
-        BenchTest.empty(1, "warm", setUp())
+    FlowTest test =
+        FlowTest.empty(1, "warm", setUp())
             .withAir(Optional.of(room))
             .with(LiftReadings.of(5, List.of(warm)));
     assertThat(reduced(test).lifts().getFirst().meanM3s())
@@ -124,8 +124,8 @@ class BenchTestTest {
             STANDARD,
             Optional.of(new Air(20, 101_325, 0.4)));
     BenchBook book = BenchBook.EMPTY.withCheck("4", check);
-    BenchTest test =
-        BenchTest.empty(1, "per cent", setUp())
+    FlowTest test =
+        FlowTest.empty(1, "per cent", setUp())
             .withDate(Optional.of(day))
             .withAir(Optional.of(new Air(35, 90_000, 0.4)))
             .with(LiftReadings.of(5, List.of(BenchReading.percent(50, "4"))))
@@ -190,14 +190,14 @@ class BenchTestTest {
     assertThat(repeated.lines()).allMatch(l -> l.verdict() == Verdict.LOSS);
   }
 
-  private static BenchTest with(UnaryOperator<SetUp> change) {
-    BenchTest test = test(2, 1.05, 0);
+  private static FlowTest with(UnaryOperator<SetUp> change) {
+    FlowTest test = test(2, 1.05, 0);
     return test.withSetUp(change.apply(test.setUp()));
   }
 
   @Test
   void testsThatMayNotBeRankedAreNotAndSayWhy() {
-    Map<Item, BenchTest> spoilt =
+    Map<Item, FlowTest> spoilt =
         Map.of(
             Item.PIPE, with(s -> s.withPipe(Optional.of(new Pipe(41, 200)))),
             Item.BORE, with(s -> s.withBore(OptionalDouble.of(92))),
@@ -226,7 +226,7 @@ class BenchTestTest {
 
   @Test
   void whatWasAllowedForOrMeantIsNamedButRanked() {
-    BenchTest bigger =
+    FlowTest bigger =
         with(s -> s.withValve(new TestedValve(42, "bigger")))
             .withStep(Optional.of(1), "42 mm valve", true);
     Comparison valve = compare(test(1, 1, 0), bigger);
@@ -246,7 +246,7 @@ class BenchTestTest {
 
   @Test
   void liftsWithoutAPartnerAreSaid() {
-    BenchTest other = test(2, 1.1, 0).with(LiftReadings.of(12, List.of(BenchReading.flow(0.08))));
+    FlowTest other = test(2, 1.1, 0).with(LiftReadings.of(12, List.of(BenchReading.flow(0.08))));
     Comparison comparison = compare(test(1, 1, 0), other.with(LiftReadings.of(2, List.of())));
     assertThat(comparison.lines()).hasSize(4);
     assertThat(comparison.unpartnered()).containsExactly(2.0, 12.0);
@@ -254,11 +254,11 @@ class BenchTestTest {
 
   @Test
   void theLadderTellsWhatEachStepGave() {
-    BenchTest first = test(1, 1, 0);
-    BenchTest second = test(2, 1.06, 0).withStep(Optional.of(1), "back cut", false);
-    BenchTest third = test(3, 1.06 * 0.95, 0).withStep(Optional.of(2), "opened throat", false);
+    FlowTest first = test(1, 1, 0);
+    FlowTest second = test(2, 1.06, 0).withStep(Optional.of(1), "back cut", false);
+    FlowTest third = test(3, 1.06 * 0.95, 0).withStep(Optional.of(2), "opened throat", false);
     BenchBook book = new BenchBook(List.of(), List.of(first, second, third));
-    Ladder ladder = Ladder.to(third, book, BenchTestTest::reduced, Noise.UNKNOWN, Bands.USUAL, CAM);
+    Ladder ladder = Ladder.to(third, book, FlowTestTest::reduced, Noise.UNKNOWN, Bands.USUAL, CAM);
     assertThat(ladder.rungs()).extracting(r -> r.test().test().id()).containsExactly(1, 2, 3);
     assertThat(ladder.rungs().getFirst().alone()).isEmpty();
     Ladder.Rung last = ladder.rungs().getLast();
@@ -269,7 +269,7 @@ class BenchTestTest {
         .isCloseTo(1.06 * 0.95 - 1, within(1e-12));
     BenchBook bitten = book.with(first.withStep(Optional.of(3), "round and round", false));
     assertThat(
-            Ladder.to(third, bitten, BenchTestTest::reduced, Noise.UNKNOWN, Bands.USUAL, CAM)
+            Ladder.to(third, bitten, FlowTestTest::reduced, Noise.UNKNOWN, Bands.USUAL, CAM)
                 .rungs())
         .hasSize(3);
     BenchBook tried =
@@ -282,7 +282,7 @@ class BenchTestTest {
         Ladder.to(
             tried.test(3).orElseThrow(),
             tried,
-            BenchTestTest::reduced,
+            FlowTestTest::reduced,
             Noise.UNKNOWN,
             Bands.USUAL,
             CAM);
@@ -292,7 +292,7 @@ class BenchTestTest {
 
   @Test
   void flowThatFallsBackIsFlagged() {
-    BenchTest test = test(1, 1, 0).with(LiftReadings.of(10, List.of(BenchReading.flow(0.061))));
+    FlowTest test = test(1, 1, 0).with(LiftReadings.of(10, List.of(BenchReading.flow(0.061))));
     assertThat(reduced(test).backsUpFromMm(Noise.UNKNOWN)).hasValue(10);
     assertThat(reduced(test(2, 1, 0)).backsUpFromMm(Noise.UNKNOWN)).isEmpty();
   }
@@ -301,9 +301,9 @@ class BenchTestTest {
   void aReadingFarFromTheCurveIsQuestionedNotDropped() {
     java.util.function.DoubleUnaryOperator shape =
         lift -> 1.3 * reduced(test(1, 1, 0)).flowAt(lift) * (1 + 0.002 * lift);
-    assertThat(Doubt.of(reduced(test(1, 1, 0)), shape, Noise.UNKNOWN)).isEmpty();
-    BenchTest slip = test(1, 1, 0).with(LiftReadings.of(6, List.of(BenchReading.flow(0.063))));
-    List<Doubt> doubts = Doubt.of(reduced(slip), shape, Noise.UNKNOWN);
+    assertThat(SuspectReading.of(reduced(test(1, 1, 0)), shape, Noise.UNKNOWN)).isEmpty();
+    FlowTest slip = test(1, 1, 0).with(LiftReadings.of(6, List.of(BenchReading.flow(0.063))));
+    List<SuspectReading> doubts = SuspectReading.of(reduced(slip), shape, Noise.UNKNOWN);
     assertThat(doubts).hasSize(1);
     assertThat(doubts.getFirst().liftMm()).isEqualTo(6);
     assertThat(doubts.getFirst().expectedM3s()).isCloseTo(0.053, within(0.0005));
