@@ -71,8 +71,8 @@ public record Losses(
   public static Losses at(Profile metal, Profile valve, Setting setting) {
     Gate smallest = Gate.between(metal, valve);
     List<Gate> curtains = Gate.curtainsBetween(metal, setting.sealing(), valve, NEAR);
-    List<SeatView> works =
-        curtains.stream().map(c -> new SeatView(metal, valve, setting, smallest, c)).toList();
+    List<Passage> works =
+        curtains.stream().map(c -> new Passage(metal, valve, setting, smallest, c)).toList();
     double[] weights = weights(curtains, metal);
     double sum = Arrays.stream(weights).sum();
     List<Loss> parts = new ArrayList<>();
@@ -144,7 +144,7 @@ public record Losses(
    */
   private static final double NEAR = 0.08;
 
-  private static final class SeatView {
+  private static final class Passage {
     private final Profile metal;
     private final Profile valve;
     private final Setting setting;
@@ -159,7 +159,7 @@ public record Losses(
     private double contraction;
     private double filled;
 
-    SeatView(Profile metal, Profile valve, Setting setting, Gate smallest, Gate curtain) {
+    Passage(Profile metal, Profile valve, Setting setting, Gate smallest, Gate curtain) {
       this.metal = metal;
       this.valve = valve;
       this.setting = setting;

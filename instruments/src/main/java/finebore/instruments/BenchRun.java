@@ -135,11 +135,11 @@ public final class BenchRun {
   }
 
   /** What a bench is asked to do. */
-  private interface SeatView {
+  private interface Task {
     Outcome go() throws BenchTrouble, IOException, InterruptedException;
   }
 
-  private Outcome guarded(SeatView work) {
+  private Outcome guarded(Task work) {
     try {
       return work.go();
     } catch (BenchTrouble e) {
