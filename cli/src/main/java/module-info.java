@@ -2,6 +2,8 @@
 module finebore.cli {
   requires finebore.core;
   requires finebore.formats;
+  requires finebore.words;
+  requires finebore.reports;
   requires transitive info.picocli;
 
   exports finebore.cli;

@@ -5,8 +5,13 @@ module finebore.core {
   requires org.locationtech.jts;
   requires hipparchus.core;
   requires hipparchus.optim;
+  requires static io.soabase.recordbuilder.core;
+  requires static java.compiler;
 
   exports finebore.units;
+  exports finebore.code;
+  exports finebore.quantity;
+  exports finebore.finding;
   exports finebore.section;
   exports finebore.seat;
   exports finebore.valve;
@@ -18,5 +23,8 @@ module finebore.core {
   exports finebore.bench;
   exports finebore.practice;
   exports finebore.study;
+  exports finebore.calibration;
+  exports finebore.planning;
+  exports finebore.rules;
   exports finebore.job;
 }

@@ -3,6 +3,8 @@ module finebore.desk {
   requires finebore.core;
   requires finebore.formats;
   requires finebore.instruments;
+  requires finebore.words;
+  requires finebore.reports;
   requires finebore.cli;
   requires info.picocli;
   requires java.desktop;

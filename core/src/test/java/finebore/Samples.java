@@ -1,20 +1,28 @@
 package finebore;
 
 import finebore.bench.BenchBook;
+import finebore.finding.Basis;
 import finebore.flow.Bands;
+import finebore.flow.Calibration;
 import finebore.flow.CamLift;
 import finebore.job.Engine;
+import finebore.job.Engine.SeatPlace;
 import finebore.job.Group;
 import finebore.job.Head;
 import finebore.job.Job;
-import finebore.job.Pairing;
+import finebore.job.JobIdentity;
+import finebore.job.JobSettings;
+import finebore.job.Port;
 import finebore.job.TestPlan;
+import finebore.planning.PlanStudy;
 import finebore.practice.Practice;
 import finebore.practice.Range;
 import finebore.seat.Cut;
 import finebore.seat.Seat;
 import finebore.study.ReadingKind;
-import finebore.units.UnitSystem;
+import finebore.study.SeatStudy;
+import finebore.units.Units;
+import finebore.valve.Pairing;
 import finebore.valve.Underhead;
 import finebore.valve.Valve;
 import java.util.List;
@@ -42,7 +50,7 @@ public final class Samples {
   /** 30/45/60/75, 1.0/1.2/1.4/1.5 mm, over a straight throat that is a share of a 42 mm valve. */
   public static Seat fourAngles(double throatShare) {
     List<Cut> cuts = List.of(new Cut(30, 1), new Cut(45, 1.2), new Cut(60, 1.4), new Cut(75, 1.5));
-    return new Seat(cuts, 1, 41.25, 10, throatShare * 42, 10, throatShare * 42, 20, 0);
+    return Seat.of(cuts, 1, 41.25, 10, throatShare * 42, 10, throatShare * 42, 20, 0);
   }
 
   /**
@@ -50,7 +58,7 @@ public final class Samples {
    */
   public static Seat oneSharpAngle() {
     List<Cut> cuts = List.of(new Cut(45, 2.0), new Cut(90, 1.2));
-    return new Seat(cuts, 0, 41.25, 10, 0.85 * 42, 10, 0.85 * 42, 20, 0);
+    return Seat.of(cuts, 0, 41.25, 10, 0.85 * 42, 10, 0.85 * 42, 20, 0);
   }
 
   public static Pairing pairing() {
@@ -72,18 +80,31 @@ public final class Samples {
             OptionalDouble.of(12));
     Engine engine = new Engine(1, 1, 1, 86, 86, 6500, OptionalDouble.of(40), OptionalDouble.of(44));
     return new Job(
-        "Basalt 500",
-        "bench",
-        UnitSystem.METRIC,
-        "sample",
+        new JobIdentity("Basalt 500", "bench", ""),
+        new JobSettings(Units.MM, "sample", test()),
         engine,
         Head.UNKNOWN,
         group,
         group,
         Map.of(),
-        test(),
-        BenchBook.EMPTY,
-        "");
+        BenchBook.EMPTY);
+  }
+
+  /** The seat of an intake valve as found, in a job of its own. */
+  public static SeatStudy study(Pairing pairing) {
+    Job job = job();
+    return found(job.withGroup(Port.INTAKE, job.intake().withFound(pairing)));
+  }
+
+  /** The first intake seat of a job as found. */
+  public static SeatStudy found(Job job) {
+    return PlanStudy.asFound(job, job.engine().seats().getFirst(), Calibration.UNCALIBRATED);
+  }
+
+  /** The plan of the first intake seat of a job. */
+  public static PlanStudy planned(Job job) {
+    SeatPlace place = job.engine().seats().getFirst();
+    return PlanStudy.of(job, place, job.planOf(place), found(job));
   }
 
   /** A practice with one range for each reading that findings are made of. */
@@ -104,6 +125,6 @@ public final class Samples {
   }
 
   public static Range range(double min, double max) {
-    return new Range(min, max, "common practice, no source");
+    return Range.of(min, max, Basis.COMMON_PRACTICE);
   }
 }

@@ -1,16 +1,17 @@
 package finebore.benchmarks;
 
+import finebore.calibration.ModelFit;
 import finebore.cutting.Cutting;
 import finebore.formats.JobFile;
 import finebore.formats.PracticeFiles;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
+import finebore.planning.GroupOutcome;
+import finebore.planning.PlanStudy;
 import finebore.practice.Finding;
-import finebore.practice.PlanFindings;
 import finebore.practice.Practice;
-import finebore.study.PlanStudy;
+import finebore.rules.PlanFindings;
 import java.util.List;
-import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -34,7 +35,12 @@ public class PlanBenchmark {
   private final Job job = JobFile.demo();
   private final SeatPlace place = job.engine().seats().getFirst();
   private final Practice practice = PracticeFiles.orDefault(job.practice());
-  private final PlanStudy known = PlanStudy.of(job, place, job.planOf(place), Optional.empty());
+  private final PlanStudy known =
+      PlanStudy.of(
+          job,
+          place,
+          job.planOf(place),
+          PlanStudy.asFound(job, place, ModelFit.calibrationOf(job, place.port())));
 
   @Benchmark
   public Cutting operationsOnAllSides() {
@@ -43,7 +49,16 @@ public class PlanBenchmark {
 
   @Benchmark
   public List<Finding> wholePlanWithFindings() {
-    PlanStudy study = PlanStudy.of(job, place, job.planOf(place), Optional.of(known.found()));
-    return PlanFindings.of(study, practice, job.units());
+    PlanStudy study = PlanStudy.of(job, place, job.planOf(place), known.found());
+    return PlanFindings.of(study.outcome(), practice);
+  }
+
+  /** What an edit costs in full: the seat looked at and every other that follows its plan. */
+  @Benchmark
+  public List<List<Finding>> wholeGroupWithFindings() {
+    PlanStudy.of(job, place, job.planOf(place), known.found());
+    return GroupOutcome.of(job, place).seats().stream()
+        .map(s -> PlanFindings.of(s, practice))
+        .toList();
   }
 }

@@ -5,15 +5,12 @@ import finebore.flow.Calibration;
 import finebore.formats.JobFile;
 import finebore.formats.PracticeFiles;
 import finebore.job.Job;
-import finebore.job.Pairing;
 import finebore.job.Port;
-import finebore.job.TestPlan;
 import finebore.practice.Finding;
-import finebore.practice.Findings;
 import finebore.practice.Practice;
 import finebore.study.SeatStudy;
+import finebore.valve.Pairing;
 import java.util.List;
-import java.util.OptionalDouble;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.IntStream;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -40,26 +37,23 @@ public class StudyBenchmark {
   private final Job job = JobFile.demo();
   private final Pairing planned = job.intake().planned();
   private final Practice practice = PracticeFiles.orDefault(job.practice());
-  private final SeatStudy.Frame frame =
-      new SeatStudy.Frame(
-          Port.INTAKE,
-          new TestPlan(
-              IntStream.rangeClosed(1, 16).mapToObj(k -> 0.75 * k).toList(),
-              job.test().depressionPa(),
-              job.test().bands()),
-          Calibration.UNCALIBRATED,
-          OptionalDouble.of(-8.3));
+  private final FlowSetting setting =
+      new FlowSetting(
+          Direction.INTAKE,
+          IntStream.rangeClosed(1, 16).mapToObj(k -> 0.75 * k).toList(),
+          job.test().depressionPa(),
+          Calibration.UNCALIBRATED);
 
   @Benchmark
   public List<Finding> fullStudyOf16Lifts() {
-    SeatStudy study = SeatStudy.of(planned, frame);
-    return Findings.of(study, practice, Port.INTAKE, job.units());
+    SeatStudy study = SeatStudy.of(SeatFit.of(planned), setting);
+    return SeatFindings.of("I1", Port.INTAKE, study.fit(), study.readings(), practice);
   }
 
   @Benchmark
   public SectionDifference removedMetal() {
-    SeatStudy found = SeatStudy.of(job.intake().found(), frame);
+    SeatStudy found = SeatStudy.of(SeatFit.of(job.intake().found()), setting);
     return SectionDifference.between(
-        found.seat().profile(), SeatStudy.of(planned, frame).seat().profile());
+        found.seat().profile(), SeatStudy.of(SeatFit.of(planned), setting).seat().profile());
   }
 }

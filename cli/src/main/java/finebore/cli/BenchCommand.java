@@ -1,14 +1,15 @@
 package finebore.cli;
 
 import finebore.bench.FlowTest;
-import finebore.formats.CompareReport;
 import finebore.formats.FileProblem;
 import finebore.formats.JobFile;
 import finebore.formats.TestExport;
 import finebore.job.Job;
+import finebore.reports.CompareReport;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -28,6 +29,8 @@ final class BenchCommand implements Callable<Integer> {
 
   @Spec private CommandSpec spec;
 
+  @Mixin private Speech speech;
+
   @Parameters(index = "0", paramLabel = "FILE", description = "The job file.")
   private Path file;
 
@@ -37,6 +40,11 @@ final class BenchCommand implements Callable<Integer> {
       paramLabel = "TEST",
       description = "The test held against, then the other: numbers from 1, or names.")
   private String[] compare;
+
+  @Option(
+      names = "--valve-tried",
+      description = "The valve is what was changed between the two, so they may be ranked.")
+  private boolean valveTried;
 
   @Option(names = "--format", description = "text (default), csv or json.", defaultValue = "text")
   private Format format;
@@ -51,7 +59,9 @@ final class BenchCommand implements Callable<Integer> {
 
   private String report(Job job) throws FileProblem {
     FlowTest reference = CompareReport.find(job, compare[0]);
-    CompareReport report = new CompareReport(job, reference, CompareReport.find(job, compare[1]));
+    FlowTest found = CompareReport.find(job, compare[1]);
+    FlowTest test = valveTried ? found.withValveIsTheChange(true) : found;
+    CompareReport report = new CompareReport(job, reference, test, speech.of(job));
     return switch (format) {
       case text -> report.text();
       case csv -> report.csv();

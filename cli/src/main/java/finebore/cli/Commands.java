@@ -33,8 +33,8 @@ public final class Commands {
   public static CommandLine withManners(CommandLine line) {
     line.setExecutionExceptionHandler(
         (e, command, parsed) -> {
-          if (e instanceof FileProblem) {
-            command.getErr().println("finebore: " + e.getMessage());
+          if (e instanceof FileProblem problem) {
+            command.getErr().println("finebore: " + Speech.ofShop().say(problem));
             command.getErr().flush();
             return 1;
           }

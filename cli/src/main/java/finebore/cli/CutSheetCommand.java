@@ -1,15 +1,18 @@
 package finebore.cli;
 
-import finebore.formats.CutSheetFile;
+import finebore.code.Message;
+import finebore.code.Term;
 import finebore.formats.FileProblem;
 import finebore.formats.JobFile;
 import finebore.formats.SafeFile;
 import finebore.job.Job;
+import finebore.reports.CutSheets;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.Locale;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -20,6 +23,8 @@ import picocli.CommandLine.Spec;
 final class CutSheetCommand implements Callable<Integer> {
 
   @Spec private CommandSpec spec;
+
+  @Mixin private Speech speech;
 
   @Parameters(index = "0", paramLabel = "FILE", description = "The job file.")
   private Path file;
@@ -35,12 +40,18 @@ final class CutSheetCommand implements Callable<Integer> {
   public Integer call() throws FileProblem {
     String name = output.getFileName().toString().toLowerCase(Locale.ROOT);
     if (!name.endsWith(".csv") && !name.endsWith(".txt")) {
-      throw new FileProblem(output + ": expected a name that ends in .csv or .txt");
+      throw new FileProblem(
+          Message.of("file.wrongEnding")
+              .with("file", Term.quote(output.toString()))
+              .with("endings", Term.quote(".csv, .txt")));
     }
     Job job = JobFile.read(file).job();
-    String sheet = name.endsWith(".csv") ? CutSheetFile.csv(job) : CutSheetFile.text(job);
+    CutSheets sheets = new CutSheets(job, speech.of(job));
+    String sheet = name.endsWith(".csv") ? sheets.csv() : sheets.text();
     SafeFile.write(output, sheet.getBytes(StandardCharsets.UTF_8), false);
-    spec.commandLine().getOut().println("wrote " + output);
+    spec.commandLine()
+        .getOut()
+        .println(speech.of(job).text("cli.wrote", "file", output.toString()));
     spec.commandLine().getOut().flush();
     return 0;
   }

@@ -22,7 +22,7 @@ final class ExampleCommand implements Callable<Integer> {
   @Override
   public Integer call() throws FileProblem {
     JobFile.write(JobDocument.fresh(JobFile.demo()), file);
-    spec.commandLine().getOut().println("wrote " + file);
+    spec.commandLine().getOut().println(Speech.ofShop().text("cli.wrote", "file", file.toString()));
     spec.commandLine().getOut().flush();
     return 0;
   }

@@ -1,17 +1,21 @@
 package finebore.cli;
 
+import finebore.bench.FlowTest;
 import finebore.bench.SetUp.TestedState;
+import finebore.code.Message;
+import finebore.code.Term;
 import finebore.formats.CsvTable;
 import finebore.formats.FileProblem;
 import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
 import finebore.formats.TestImport;
 import finebore.formats.TestImport.Column;
-import finebore.formats.TestImport.ColumnUnit;
 import finebore.formats.TestImport.Role;
 import finebore.formats.TestTaking;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
+import finebore.units.Unit;
+import finebore.words.Words;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Files;
@@ -21,9 +25,11 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -42,6 +48,8 @@ final class ImportCommand implements Callable<Integer> {
   }
 
   @Spec private CommandSpec spec;
+
+  @Mixin private Speech speech;
 
   @Parameters(index = "0", paramLabel = "FILE", description = "The job file.")
   private Path file;
@@ -63,44 +71,70 @@ final class ImportCommand implements Callable<Integer> {
               + " \"Q=flow:cfm\".")
   private Map<String, String> given = new LinkedHashMap<>();
 
+  @Option(
+      names = "--units-are-right",
+      description = "Takes flows that look as if they were in another unit as they are.")
+  private boolean unitsAreRight;
+
   @Override
   public Integer call() throws FileProblem {
     JobDocument document = JobFile.read(file);
     Job job = document.job();
+    Words words = speech.of(job);
     CsvTable cells = CsvTable.of(text());
     List<Column> columns = mapped(TestImport.guess(cells));
     PrintWriter out = spec.commandLine().getOut();
-    List<Column> unknown = columns.stream().filter(c -> !c.known()).toList();
-    if (!unknown.isEmpty()) {
+    Optional<Message> open = TestImport.missing(columns);
+    if (open.isPresent()) {
       throw new FileProblem(
-          "columns not understood: "
-              + unknown.stream()
-                  .map(c -> "\"" + c.heading() + "\"")
-                  .collect(Collectors.joining(", "))
-              + "; say what they hold with --column HEADING=ROLE[:UNIT], ROLE being one of "
-              + Arrays.stream(Role.values()).map(Role::words).collect(Collectors.joining(", ")));
+          Message.of("cli.columns")
+              .with("open", Term.phrase(open.get()))
+              .with("roles", Term.quote(roles())));
     }
     String name = table.getFileName().toString().replaceFirst("\\.[^.]*$", "");
     TestImport.Result result = TestImport.read(cells, columns, name);
-    Job grown = TestTaking.into(job, result, place(job), tested());
-    if (!grown.equals(job)) {
-      JobFile.write(document.withJob(grown), file);
+    TestTaking taking = TestTaking.into(job, result, place(job), tested());
+    for (TestTaking.Question question : taking.questions()) {
+      if (!unitsAreRight) {
+        throw new FileProblem(
+            Message.of("cli.mixUp").with("question", Term.phrase(question.message())));
+      }
     }
-    for (TestImport.Imported test : result.tests()) {
-      out.println("took \"" + test.name() + "\": " + test.lifts().size() + " lifts");
+    if (!taking.job().equals(job)) {
+      JobFile.write(document.withJob(taking.job()), file);
     }
+    for (FlowTest test : taking.tests()) {
+      out.println(words.text("cli.took", "test", test.name(), "count", test.lifts().size()));
+    }
+    taking.refused().forEach(refused -> out.println(words.say(refused)));
     for (TestImport.Rejected row : result.rejected()) {
-      out.println("row " + row.row() + " rejected: " + row.reason() + " [" + row.text() + "]");
+      out.println(
+          words.text(
+              "cli.rejected",
+              "row",
+              String.valueOf(row.row()),
+              "reason",
+              words.say(row.reason()),
+              "text",
+              row.text()));
     }
     out.flush();
-    return result.tests().isEmpty() ? 1 : 0;
+    return taking.tests().isEmpty() ? 1 : 0;
+  }
+
+  private static String roles() {
+    return Arrays.stream(Role.values()).map(Role::key).collect(Collectors.joining(", "));
   }
 
   private String text() throws FileProblem {
     try {
       return Files.readString(table);
     } catch (IOException e) {
-      throw new FileProblem(table + " cannot be read: " + e.getMessage(), e);
+      throw new FileProblem(
+          Message.of("file.unreadable")
+              .with("file", Term.quote(table.toString()))
+              .with("cause", Term.quote(String.valueOf(e.getMessage()))),
+          e);
     }
   }
 
@@ -109,7 +143,12 @@ final class ImportCommand implements Callable<Integer> {
     for (Map.Entry<String, String> entry : given.entrySet()) {
       int at = columns.stream().map(Column::heading).toList().indexOf(entry.getKey());
       if (at < 0) {
-        throw new FileProblem("--column: the table has no column \"" + entry.getKey() + "\"");
+        throw new FileProblem(
+            Message.of("cli.noColumn")
+                .with("column", Term.quote(entry.getKey()))
+                .with(
+                    "columns",
+                    Term.quote(String.join(", ", columns.stream().map(Column::heading).toList()))));
       }
       columns.set(at, mapped(columns.get(at), entry.getValue()));
     }
@@ -118,29 +157,35 @@ final class ImportCommand implements Callable<Integer> {
 
   private static Column mapped(Column column, String words) throws FileProblem {
     String[] parts = words.split(":", 2);
-    for (Role role : Role.values()) {
-      if (role.words().equalsIgnoreCase(parts[0].strip())) {
-        Column as = column.as(role);
-        if (parts.length == 1) {
-          return as;
-        }
-        for (ColumnUnit unit : ColumnUnit.of(role)) {
-          if (unit.symbol().equalsIgnoreCase(parts[1].strip())) {
-            return as.in(unit);
-          }
-        }
-        throw new FileProblem(
-            "--column: "
-                + role.words()
-                + " cannot be in \""
-                + parts[1]
-                + "\"; expected one of "
-                + ColumnUnit.of(role).stream()
-                    .map(ColumnUnit::symbol)
-                    .collect(Collectors.joining(", ")));
-      }
+    Role role =
+        Arrays.stream(Role.values())
+            .filter(r -> r.key().equalsIgnoreCase(parts[0].strip()))
+            .findFirst()
+            .orElseThrow(
+                () ->
+                    new FileProblem(
+                        Message.of("cli.noRole")
+                            .with("role", Term.quote(parts[0]))
+                            .with("roles", Term.quote(roles()))));
+    Column as = column.as(role);
+    if (parts.length == 1) {
+      return as;
     }
-    throw new FileProblem("--column: \"" + parts[0] + "\" is not something a column can hold");
+    return role.units().stream()
+        .filter(u -> u.symbol().equalsIgnoreCase(parts[1].strip()))
+        .findFirst()
+        .map(as::in)
+        .orElseThrow(
+            () ->
+                new FileProblem(
+                    Message.of("cli.noUnit")
+                        .with("role", role)
+                        .with("unit", Term.quote(parts[1]))
+                        .with(
+                            "units",
+                            Term.quote(
+                                String.join(
+                                    ", ", role.units().stream().map(Unit::symbol).toList())))));
   }
 
   private TestedState tested() {

@@ -1,5 +1,7 @@
 package finebore.cli;
 
+import finebore.code.Message;
+import finebore.code.Term;
 import finebore.formats.FileProblem;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
@@ -16,10 +18,15 @@ final class SeatByLabel {
         .orElseThrow(
             () ->
                 new FileProblem(
-                    "--seat: expected one of "
-                        + String.join(
-                            ", ", job.engine().seats().stream().map(SeatPlace::label).toList())
-                        + ", found "
-                        + label));
+                    Message.of("cli.noSeat")
+                        .with("seat", Term.quote(label))
+                        .with(
+                            "seats",
+                            Term.quote(
+                                String.join(
+                                    ", ",
+                                    job.engine().seats().stream()
+                                        .map(SeatPlace::label)
+                                        .toList())))));
   }
 }

@@ -2,12 +2,17 @@ package finebore.cli;
 
 import finebore.formats.FileProblem;
 import finebore.formats.JobFile;
-import finebore.formats.StudyReport;
 import finebore.job.Job;
 import finebore.job.Port;
+import finebore.reports.StudyCsv;
+import finebore.reports.StudyFacts;
+import finebore.reports.StudyJson;
+import finebore.reports.StudyText;
+import finebore.words.Words;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -37,6 +42,8 @@ final class StudyCommand implements Callable<Integer> {
 
   @Spec private CommandSpec spec;
 
+  @Mixin private Speech speech;
+
   @Parameters(index = "0", paramLabel = "FILE", description = "The job file.")
   private Path file;
 
@@ -45,7 +52,7 @@ final class StudyCommand implements Callable<Integer> {
 
   @Option(
       names = "--seat",
-      description = "One seat by its label, for example E3; the first of its group otherwise.")
+      description = "One seat by its label, for example E3; every seat of the group otherwise.")
   private String seat;
 
   @Option(names = "--plan", description = "planned (default) or found.", defaultValue = "planned")
@@ -57,19 +64,21 @@ final class StudyCommand implements Callable<Integer> {
   @Override
   public Integer call() throws FileProblem {
     Job job = JobFile.read(file).job();
-    StudyReport.State state =
-        plan == State.found ? StudyReport.State.FOUND : StudyReport.State.PLANNED;
-    StudyReport report =
+    StudyFacts.State state =
+        plan == State.found ? StudyFacts.State.FOUND : StudyFacts.State.PLANNED;
+    Port port = group == GroupName.intake ? Port.INTAKE : Port.EXHAUST;
+    StudyFacts facts =
         seat == null
-            ? new StudyReport(job, group == GroupName.intake ? Port.INTAKE : Port.EXHAUST, state)
-            : new StudyReport(job, SeatByLabel.of(job, seat), state);
+            ? StudyFacts.of(job, port, state)
+            : StudyFacts.of(job, SeatByLabel.of(job, seat), state);
+    Words words = speech.of(job);
     spec.commandLine()
         .getOut()
         .print(
             switch (format) {
-              case text -> report.text();
-              case csv -> report.csv();
-              case json -> report.json();
+              case text -> StudyText.of(facts, words);
+              case csv -> StudyCsv.of(facts, words);
+              case json -> StudyJson.of(facts, words);
             });
     spec.commandLine().getOut().flush();
     return 0;

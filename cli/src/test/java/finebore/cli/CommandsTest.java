@@ -36,7 +36,7 @@ class CommandsTest {
   @Test
   void studiesPlannedIntakesUnlessToldOtherwise() {
     assertThat(run("study", job.toString())).isZero();
-    assertThat(out.toString()).startsWith("Skarn 1.6, intake seats as planned");
+    assertThat(out.toString()).startsWith("Skarn 1.6, intake seats I1 I2 I3 I4, as planned");
     assertThat(
             run(
                 "study",
@@ -48,7 +48,7 @@ class CommandsTest {
                 "--format",
                 "csv"))
         .isZero();
-    assertThat(out.toString()).contains("section,item,lift_mm,value,unit,remark");
+    assertThat(out.toString()).contains("seat,section,item,lift_mm,value,unit,remark");
     assertThat(err.toString()).isEmpty();
   }
 
@@ -59,7 +59,7 @@ class CommandsTest {
     out.getBuffer().setLength(0);
     assertThat(run("study", job.toString(), "--seat", "E1")).isZero();
     assertThat(second)
-        .startsWith("Skarn 1.6, exhaust seats as planned")
+        .startsWith("Skarn 1.6, exhaust seats E2, as planned")
         .contains("OPERATIONS")
         .isNotEqualTo(out.toString());
     failsWithOneLine("--seat: expected one of I1, E1", "study", job.toString(), "--seat", "X9");
@@ -72,8 +72,7 @@ class CommandsTest {
     assertThat(run("cutsheet", job.toString(), "-o", text.toString())).isZero();
     assertThat(run("cutsheet", job.toString(), "-o", csv.toString())).isZero();
     assertThat(Files.readString(text)).startsWith("CUT SHEET  Skarn 1.6, hill climb");
-    assertThat(Files.readString(csv))
-        .startsWith("group,seats,step,tool,setting,value,check,caution");
+    assertThat(Files.readString(csv)).startsWith("group,seat,step,tool,item,value");
   }
 
   private void failsWithOneLine(String expected, String... arguments) {
@@ -93,7 +92,7 @@ class CommandsTest {
     failsWithOneLine("--format", "study", job.toString(), "--format", "pdf");
     failsWithOneLine("intake, exhaust", "study", job.toString(), "--group", "left");
     failsWithOneLine(
-        "expected a name that ends in .csv or .txt", "cutsheet", job.toString(), "-o", "x.pdf");
+        "expected a name that ends in .csv, .txt", "cutsheet", job.toString(), "-o", "x.pdf");
     failsWithOneLine("Missing required option", "cutsheet", job.toString());
     failsWithOneLine(
         "its folder does not exist",
@@ -119,7 +118,7 @@ class CommandsTest {
     assertThat(run("bench", job.toString())).isZero();
     assertThat(out.toString()).startsWith("test,seat,direction,state,date,lift (mm),repeat,");
     assertThat(run("bench", job.toString(), "--compare", "1", "99")).isEqualTo(1);
-    assertThat(err.toString()).contains("the job has no test \"99\"; it has 1 \"I1 as found\"");
+    assertThat(err.toString()).contains("The job has no test \"99\"; it has 1 \"I1 as found\"");
   }
 
   @Test
@@ -145,7 +144,7 @@ class CommandsTest {
     Files.writeString(table, "A,B\n1,8.5\n2,17\n");
     assertThat(run("import", job.toString(), table.toString())).isEqualTo(1);
     assertThat(err.toString())
-        .contains("columns not understood: \"A\", \"B\"", "--column HEADING=ROLE[:UNIT]");
+        .contains("column \"A\": what does it hold?", "--column HEADING=ROLE[:UNIT]");
     assertThat(
             run(
                 "import",
@@ -159,7 +158,8 @@ class CommandsTest {
     assertThat(out.toString()).contains("took \"bare\": 2 lifts");
     assertThat(run("import", job.toString(), table.toString(), "--column", "A=lift:cfm"))
         .isEqualTo(1);
-    assertThat(err.toString()).contains("lift cannot be in \"cfm\"; expected one of mm, in, thou");
+    assertThat(err.toString())
+        .contains("lift cannot be in \"cfm\"; expected one of mm, cm, in, thou");
     assertThat(run("import", job.toString(), table.toString(), "--column", "C=lift")).isEqualTo(1);
     assertThat(err.toString()).contains("the table has no column \"C\"");
   }

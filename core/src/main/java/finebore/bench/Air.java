@@ -1,6 +1,6 @@
 package finebore.bench;
 
-import finebore.section.Bounds;
+import finebore.quantity.Quantity;
 
 /**
  * The air of the room during a test.
@@ -11,14 +11,17 @@ import finebore.section.Bounds;
  */
 public record Air(double temperatureC, double pressurePa, double humidity) {
 
+  /** A usual room, to begin with; common practice, no source. */
+  public static final Air USUAL = new Air(20, 101_325, 0.4);
+
   private static final double GAS = 8.314472;
   private static final double WATER_KG_MOL = 18.01528e-3;
   private static final double CARBON_DIOXIDE = 0.0004;
 
   public Air {
-    Bounds.check("air temperature", temperatureC, -20, 60, "C");
-    Bounds.check("air pressure", pressurePa, 50_000, 115_000, "Pa");
-    Bounds.check("relative humidity", humidity, 0, 1, "");
+    Quantity.AIR_TEMPERATURE.check(temperatureC);
+    Quantity.AIR_PRESSURE.check(pressurePa);
+    Quantity.HUMIDITY.check(humidity);
   }
 
   public Air withTemperature(double changedC) {

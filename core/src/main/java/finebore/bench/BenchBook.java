@@ -1,5 +1,7 @@
 package finebore.bench;
 
+import finebore.code.RuleViolation;
+import finebore.code.Term;
 import finebore.flow.Direction;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -23,14 +25,15 @@ public record BenchBook(List<BenchRange> ranges, List<FlowTest> tests) {
     ranges = List.copyOf(ranges);
     tests = List.copyOf(tests);
     if (tests.size() > MOST) {
-      throw new IllegalArgumentException(
-          "a job takes at most " + MOST + " tests, had " + tests.size());
+      throw RuleViolation.of("testsInJob")
+          .with("most", Term.count(MOST))
+          .with("value", Term.count(tests.size()));
     }
     if (tests.stream().mapToInt(FlowTest::id).distinct().count() < tests.size()) {
-      throw new IllegalArgumentException("two tests have the same id");
+      throw RuleViolation.of("testIdsDiffer");
     }
     if (ranges.stream().map(BenchRange::name).distinct().count() < ranges.size()) {
-      throw new IllegalArgumentException("two ranges of the bench have the same name");
+      throw RuleViolation.of("rangeNamesDiffer");
     }
   }
 
@@ -63,7 +66,7 @@ public record BenchBook(List<BenchRange> ranges, List<FlowTest> tests) {
         return k + 1;
       }
     }
-    throw new IllegalArgumentException("the job has no test with id " + test.id());
+    throw new IllegalArgumentException("test: " + test.id());
   }
 
   /** The last test made in a direction. */

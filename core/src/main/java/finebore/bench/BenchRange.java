@@ -1,5 +1,8 @@
 package finebore.bench;
 
+import finebore.code.Message;
+import finebore.code.RuleViolation;
+import finebore.code.Term;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -27,8 +30,7 @@ public record BenchRange(String name, List<PlateCheck> checks) {
   public BenchRange {
     checks = checks.stream().sorted(Comparator.comparing(PlateCheck::date)).toList();
     if (name.isBlank() || name.length() > 40) {
-      throw new IllegalArgumentException(
-          "range of the bench must have a name of 1 to 40 characters, had " + name.length());
+      throw RuleViolation.of("rangeName").with("value", Term.count(name.length()));
     }
   }
 
@@ -63,35 +65,31 @@ public record BenchRange(String name, List<PlateCheck> checks) {
   }
 
   /** Why the range should be checked again before a test; empty when it need not be. */
-  public Optional<String> recheck(Optional<LocalDate> day, Optional<Air> air) {
+  public Optional<Message> recheck(Optional<LocalDate> day, Optional<Air> air) {
     Optional<PlateCheck> check = checkFor(day);
     if (check.isEmpty()) {
-      return Optional.of("range " + name + " has never been checked with a plate");
+      return Optional.of(why("never"));
     }
     if (air.isPresent() && check.get().air().isPresent()) {
       double change = air.get().densityKgM3() / check.get().air().get().densityKgM3() - 1;
       if (Math.abs(change) > WEATHER) {
         return Optional.of(
-            String.format(
-                java.util.Locale.ROOT,
-                "recheck range %s, the weather has changed: the air is %.1f %% %s than at its check",
-                name,
-                Math.abs(100 * change),
-                change > 0 ? "denser" : "thinner"));
+            why(change > 0 ? "denser" : "thinner").with("change", Term.share(Math.abs(change))));
       }
     }
     if (day.isPresent() && day.get().toEpochDay() - check.get().date().toEpochDay() > OLD_DAYS) {
-      return Optional.of("recheck range " + name + ": its last check is of " + check.get().date());
+      return Optional.of(why("old").with("day", Term.quote(check.get().date().toString())));
     }
     OptionalDouble drift = drift();
     if (drift.isPresent() && Math.abs(drift.getAsDouble()) > DRIFT) {
       return Optional.of(
-          String.format(
-              java.util.Locale.ROOT,
-              "range %s has drifted %+.1f %% between its last two checks",
-              name,
-              100 * drift.getAsDouble()));
+          why(drift.getAsDouble() > 0 ? "driftedUp" : "driftedDown")
+              .with("change", Term.share(Math.abs(drift.getAsDouble()))));
     }
     return Optional.empty();
+  }
+
+  private Message why(String reason) {
+    return Message.of("recheck." + reason).with("range", Term.quote(name));
   }
 }

@@ -1,6 +1,6 @@
 package finebore.bench;
 
-import finebore.section.Bounds;
+import finebore.quantity.Quantity;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -20,12 +20,12 @@ public record BenchReading(
 
   public BenchReading {
     if (range.isPresent()) {
-      Bounds.check("reading", value, 0, 130, "%");
+      Quantity.READING_PERCENT.check(value);
     } else {
-      Bounds.check("reading", value, 0, 5, "m3/s");
+      Quantity.READING_FLOW.check(value);
     }
-    depressionPa.ifPresent(pa -> Bounds.check("depression of the reading", pa, 100, 60_000, "Pa"));
-    temperatureC.ifPresent(c -> Bounds.check("temperature of the reading", c, -20, 60, "C"));
+    Quantity.READING_DEPRESSION.check(depressionPa);
+    Quantity.READING_TEMPERATURE.check(temperatureC);
   }
 
   /** A flow in m3/s. */

@@ -1,7 +1,7 @@
 package finebore.bench;
 
 import finebore.flow.TestConditions;
-import finebore.section.Bounds;
+import finebore.quantity.Quantity;
 
 /** A plate with a known hole, put on a bench to see what it reads. */
 public sealed interface CheckPlate {
@@ -17,8 +17,8 @@ public sealed interface CheckPlate {
    */
   record Stamped(double stampedM3s, double atPa) implements CheckPlate {
     public Stamped {
-      Bounds.check("stamped flow", stampedM3s, 1e-5, 5, "m3/s");
-      Bounds.check("depression of the stamped flow", atPa, 100, 60_000, "Pa");
+      Quantity.STAMPED_FLOW.check(stampedM3s);
+      Quantity.STAMPED_AT.check(atPa);
     }
 
     @Override
@@ -34,7 +34,7 @@ public sealed interface CheckPlate {
    */
   record Measured(double boreMm) implements CheckPlate {
     public Measured {
-      Bounds.check("plate hole", boreMm, 2, 300, "mm");
+      Quantity.PLATE_HOLE.check(boreMm);
     }
 
     @Override

@@ -4,11 +4,13 @@ import finebore.flow.Bands;
 import finebore.flow.Bands.Band;
 import finebore.flow.CamLift;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.TreeMap;
 
 /**
  * One test held against another, lift by lift.
@@ -21,7 +23,7 @@ import java.util.OptionalDouble;
  * @param differences how their set-ups differ, those that spoil the ranking first
  * @param noise what the bench can tell
  * @param lines the lifts that both have, in order
- * @param unpartnered lifts that only one of them has, mm
+ * @param unpartnered lifts that nothing of the other can be held against, mm
  * @param bands mean change over each band that has lifts
  * @param whole mean change over all lifts; empty when they share none
  * @param camShare change of the mean over the cam's opening, as a share; empty when one test stops
@@ -54,9 +56,15 @@ public record Comparison(
    * One lift.
    *
    * @param limitM3s what the bench can tell there, m3/s
+   * @param between whether the test's flow there lies between two of its readings
    */
   public record Line(
-      double liftMm, double referenceM3s, double testM3s, double limitM3s, Verdict verdict) {
+      double liftMm,
+      double referenceM3s,
+      double testM3s,
+      double limitM3s,
+      boolean between,
+      Verdict verdict) {
 
     public double changeM3s() {
       return testM3s - referenceM3s;
@@ -81,7 +89,7 @@ public record Comparison(
     differences = List.copyOf(differences);
     lines = List.copyOf(lines);
     unpartnered = List.copyOf(unpartnered);
-    bands = Map.copyOf(bands);
+    bands = Collections.unmodifiableMap(new TreeMap<>(bands));
   }
 
   /** Whether the two may be ranked. */
@@ -122,29 +130,37 @@ public record Comparison(
     Map<Band, List<Double>> bandScatters = new EnumMap<>(Band.class);
     double head = reference.test().setUp().valve().headDiameterMm();
     for (ReducedTest.Lift before : reference.lifts()) {
-      Optional<ReducedTest.Lift> after = test.at(before.liftMm());
+      Optional<Partner> after = Partner.of(before.liftMm(), test);
       if (after.isEmpty() || !(before.meanM3s() > 0)) {
         alone.add(before.liftMm());
         continue;
       }
-      double limit = noise.limit(before.flowsM3s().size(), after.get().flowsM3s().size());
-      double change = after.get().meanM3s() / before.meanM3s() - 1;
+      double scatter = noise.scatter(before.flowsM3s().size(), after.get().readings());
+      double limit =
+          Math.hypot(
+              noise.limit(before.flowsM3s().size(), after.get().readings()),
+              after.get().bendM3s() / before.meanM3s());
+      double change = after.get().flowM3s() / before.meanM3s() - 1;
       Line line =
           new Line(
               before.liftMm(),
               before.meanM3s(),
-              after.get().meanM3s(),
+              after.get().flowM3s(),
               limit * before.meanM3s(),
+              after.get().between(),
               verdict(change, limit, ranked));
       lines.add(line);
-      double scatter = noise.scatter(before.flowsM3s().size(), after.get().flowsM3s().size());
+      scatter = Math.hypot(scatter, after.get().bendM3s() / before.meanM3s());
       scatters.add(scatter);
       Band band = bands.of(before.liftMm(), head);
       byBand.computeIfAbsent(band, b -> new ArrayList<>()).add(line);
       bandScatters.computeIfAbsent(band, b -> new ArrayList<>()).add(scatter);
     }
     for (ReducedTest.Lift after : test.lifts()) {
-      if (reference.at(after.liftMm()).isEmpty()) {
+      boolean past =
+          reference.lifts().isEmpty() || after.liftMm() > reference.lifts().getLast().liftMm();
+      if (reference.at(after.liftMm()).isEmpty()
+          && (past || lines.stream().noneMatch(Line::between))) {
         alone.add(after.liftMm());
       }
     }
@@ -164,6 +180,27 @@ public record Comparison(
         before.isPresent() && after.isPresent()
             ? OptionalDouble.of(after.getAsDouble() / before.getAsDouble() - 1)
             : OptionalDouble.empty());
+  }
+
+  /**
+   * What a test flowed at another's lift: a reading there, or the smooth curve between two of its
+   * readings.
+   *
+   * @param readings how many stand behind it
+   * @param bendM3s what the curve between can be wrong by; 0 for a reading
+   */
+  private record Partner(double flowM3s, int readings, double bendM3s, boolean between) {
+
+    static Optional<Partner> of(double liftMm, ReducedTest test) {
+      Optional<ReducedTest.Lift> read = test.at(liftMm);
+      if (read.isPresent()) {
+        return read.map(l -> new Partner(l.meanM3s(), l.flowsM3s().size(), 0, false));
+      }
+      return SmoothCurve.of(test)
+          .at(liftMm)
+          .filter(SmoothCurve.Value::inside)
+          .map(v -> new Partner(v.flowM3s(), 1, v.bendM3s(), true));
+    }
   }
 
   private static Verdict verdict(double change, double limit, boolean ranked) {

@@ -1,5 +1,8 @@
 package finebore.bench;
 
+import finebore.code.RuleViolation;
+import finebore.code.Term;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -22,6 +25,7 @@ import java.util.Optional;
  * @param pictures file names of pictures beside the job, with words
  * @param remarks the operator's
  */
+@RecordBuilder
 public record FlowTest(
     int id,
     String name,
@@ -34,7 +38,8 @@ public record FlowTest(
     List<LiftReadings> lifts,
     List<Predicted> predicted,
     List<Picture> pictures,
-    String remarks) {
+    String remarks)
+    implements FlowTestBuilder.With {
 
   /** Lifts closer than this are the same lift, mm. */
   public static final double SAME_LIFT_MM = 0.02;
@@ -56,22 +61,19 @@ public record FlowTest(
     predicted = predicted.stream().sorted(Comparator.comparingDouble(Predicted::liftMm)).toList();
     pictures = List.copyOf(pictures);
     if (name.isBlank() || name.length() > 80) {
-      throw new IllegalArgumentException(
-          "a test's name must have 1 to 80 characters, had " + name.length());
+      throw RuleViolation.of("testName").with("value", Term.count(name.length()));
     }
     if (lifts.size() > MOST_LIFTS) {
-      throw new IllegalArgumentException(
-          "a test takes at most " + MOST_LIFTS + " lifts, had " + lifts.size());
+      throw RuleViolation.of("liftsInTest")
+          .with("most", Term.count(MOST_LIFTS))
+          .with("value", Term.count(lifts.size()));
     }
     for (int k = 1; k < lifts.size(); k++) {
       if (lifts.get(k).liftMm() - lifts.get(k - 1).liftMm() < SAME_LIFT_MM) {
-        throw new IllegalArgumentException(
-            "lifts of a test must lie at least "
-                + SAME_LIFT_MM
-                + " mm apart; "
-                + lifts.get(k).liftMm()
-                + " follows "
-                + lifts.get(k - 1).liftMm());
+        throw RuleViolation.of("liftsApart")
+            .with("least", Term.length(SAME_LIFT_MM))
+            .with("value", Term.length(lifts.get(k).liftMm()))
+            .with("before", Term.length(lifts.get(k - 1).liftMm()));
       }
     }
   }
@@ -113,137 +115,8 @@ public record FlowTest(
     return withLifts(others);
   }
 
-  public FlowTest withLifts(List<LiftReadings> changedLifts) {
-    return new FlowTest(
-        id,
-        name,
-        date,
-        setUp,
-        air,
-        after,
-        changed,
-        valveIsTheChange,
-        changedLifts,
-        predicted,
-        pictures,
-        remarks);
-  }
-
-  public FlowTest withName(String changedName) {
-    return new FlowTest(
-        id,
-        changedName,
-        date,
-        setUp,
-        air,
-        after,
-        changed,
-        valveIsTheChange,
-        lifts,
-        predicted,
-        pictures,
-        remarks);
-  }
-
-  public FlowTest withDate(Optional<LocalDate> changedDate) {
-    return new FlowTest(
-        id,
-        name,
-        changedDate,
-        setUp,
-        air,
-        after,
-        changed,
-        valveIsTheChange,
-        lifts,
-        predicted,
-        pictures,
-        remarks);
-  }
-
-  public FlowTest withSetUp(SetUp changedSetUp) {
-    return new FlowTest(
-        id,
-        name,
-        date,
-        changedSetUp,
-        air,
-        after,
-        changed,
-        valveIsTheChange,
-        lifts,
-        predicted,
-        pictures,
-        remarks);
-  }
-
-  public FlowTest withAir(Optional<Air> changedAir) {
-    return new FlowTest(
-        id,
-        name,
-        date,
-        setUp,
-        changedAir,
-        after,
-        changed,
-        valveIsTheChange,
-        lifts,
-        predicted,
-        pictures,
-        remarks);
-  }
-
   /** As a step from another test. */
   public FlowTest withStep(Optional<Integer> from, String what, boolean valve) {
-    return new FlowTest(
-        id, name, date, setUp, air, from, what, valve, lifts, predicted, pictures, remarks);
-  }
-
-  public FlowTest withPredicted(List<Predicted> changedPrediction) {
-    return new FlowTest(
-        id,
-        name,
-        date,
-        setUp,
-        air,
-        after,
-        changed,
-        valveIsTheChange,
-        lifts,
-        changedPrediction,
-        pictures,
-        remarks);
-  }
-
-  public FlowTest withPictures(List<Picture> changedPictures) {
-    return new FlowTest(
-        id,
-        name,
-        date,
-        setUp,
-        air,
-        after,
-        changed,
-        valveIsTheChange,
-        lifts,
-        predicted,
-        changedPictures,
-        remarks);
-  }
-
-  public FlowTest withRemarks(String changedRemarks) {
-    return new FlowTest(
-        id,
-        name,
-        date,
-        setUp,
-        air,
-        after,
-        changed,
-        valveIsTheChange,
-        lifts,
-        predicted,
-        pictures,
-        changedRemarks);
+    return withAfter(from).withChanged(what).withValveIsTheChange(valve);
   }
 }

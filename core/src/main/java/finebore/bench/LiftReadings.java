@@ -1,11 +1,17 @@
 package finebore.bench;
 
-import finebore.section.Bounds;
+import finebore.code.Coded;
+import finebore.code.RuleViolation;
+import finebore.code.Term;
+import finebore.quantity.Quantity;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.TreeMap;
 
 /**
  * Everything noted at one lift. Repeats are kept, not averaged away.
@@ -23,27 +29,27 @@ public record LiftReadings(
     List<BenchReading> readings,
     boolean noisy,
     OptionalDouble swirlRpm,
-    Map<Place, Double> speedsMs,
-    Map<Place, Double> probeDropsM3s,
+    Map<PortPlace, Double> speedsMs,
+    Map<PortPlace, Double> probeDropsM3s,
     String remarks) {
 
   /** Where in the port something was measured. */
-  public enum Place {
-    ROOF("roof"),
-    FLOOR("floor"),
-    LEFT("left"),
-    RIGHT("right"),
-    SHORT_SIDE("short side"),
-    PINCH("pinch");
+  public enum PortPlace implements Coded {
+    ROOF,
+    FLOOR,
+    LEFT,
+    RIGHT,
+    SHORT_SIDE,
+    PINCH;
 
-    private final String words;
-
-    Place(String words) {
-      this.words = words;
+    /** Its name in ids. */
+    public String key() {
+      return name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
-    public String words() {
-      return words;
+    @Override
+    public String code() {
+      return "spot." + name().toLowerCase(Locale.ROOT);
     }
   }
 
@@ -51,16 +57,17 @@ public record LiftReadings(
 
   public LiftReadings {
     readings = List.copyOf(readings);
-    speedsMs = Map.copyOf(speedsMs);
-    probeDropsM3s = Map.copyOf(probeDropsM3s);
-    Bounds.check("lift", liftMm, 0.01, 60, "mm");
+    speedsMs = Collections.unmodifiableMap(new TreeMap<>(speedsMs));
+    probeDropsM3s = Collections.unmodifiableMap(new TreeMap<>(probeDropsM3s));
+    Quantity.LIFT.check(liftMm);
     if (readings.size() > MOST_REPEATS) {
-      throw new IllegalArgumentException(
-          "a lift takes at most " + MOST_REPEATS + " repeats, had " + readings.size());
+      throw RuleViolation.of("repeatsAtLift")
+          .with("most", Term.count(MOST_REPEATS))
+          .with("value", Term.count(readings.size()));
     }
-    swirlRpm.ifPresent(rpm -> Bounds.check("swirl", rpm, -20_000, 20_000, "rpm"));
-    speedsMs.values().forEach(v -> Bounds.check("local air speed", v, 0, 400, "m/s"));
-    probeDropsM3s.values().forEach(v -> Bounds.check("drop with the ball", v, -1, 1, "m3/s"));
+    Quantity.SWIRL.check(swirlRpm);
+    speedsMs.values().forEach(v -> Quantity.AIR_SPEED.check(v));
+    probeDropsM3s.values().forEach(v -> Quantity.PROBE_DROP.check(v));
   }
 
   /** A lift with readings and nothing else. */
@@ -91,19 +98,19 @@ public record LiftReadings(
     return new LiftReadings(liftMm, readings, noisy, swirlRpm, speedsMs, probeDropsM3s, changed);
   }
 
-  public LiftReadings withSpeed(Place place, OptionalDouble speed) {
+  public LiftReadings withSpeed(PortPlace place, OptionalDouble speed) {
     return new LiftReadings(
         liftMm, readings, noisy, swirlRpm, with(speedsMs, place, speed), probeDropsM3s, remarks);
   }
 
-  public LiftReadings withProbeDrop(Place place, OptionalDouble drop) {
+  public LiftReadings withProbeDrop(PortPlace place, OptionalDouble drop) {
     return new LiftReadings(
         liftMm, readings, noisy, swirlRpm, speedsMs, with(probeDropsM3s, place, drop), remarks);
   }
 
-  private static Map<Place, Double> with(
-      Map<Place, Double> all, Place place, OptionalDouble value) {
-    Map<Place, Double> changed = new EnumMap<>(Place.class);
+  private static Map<PortPlace, Double> with(
+      Map<PortPlace, Double> all, PortPlace place, OptionalDouble value) {
+    Map<PortPlace, Double> changed = new EnumMap<>(PortPlace.class);
     changed.putAll(all);
     if (value.isPresent()) {
       changed.put(place, value.getAsDouble());

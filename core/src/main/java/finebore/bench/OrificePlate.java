@@ -1,6 +1,8 @@
 package finebore.bench;
 
-import finebore.section.Bounds;
+import finebore.code.RuleViolation;
+import finebore.code.Term;
+import finebore.quantity.Quantity;
 
 /**
  * A sharp-edged orifice plate, by ISO 5167-2:2003 (from memory): the Reader-Harris/Gallagher
@@ -29,10 +31,11 @@ public record OrificePlate(double boreMm, double pipeMm, Taps taps) {
   private static final double NO_PIPE_MM = 1e9;
 
   public OrificePlate {
-    Bounds.check("plate hole", boreMm, 2, 300, "mm");
+    Quantity.PLATE_HOLE.check(boreMm);
     if (!(pipeMm > boreMm)) {
-      throw new IllegalArgumentException(
-          "plate's pipe must be wider than its hole of " + boreMm + " mm, was " + pipeMm);
+      throw RuleViolation.of("pipeWiderThanHole")
+          .with("hole", Term.length(boreMm))
+          .with("value", Term.length(pipeMm));
     }
   }
 

@@ -1,6 +1,6 @@
 package finebore.bench;
 
-import finebore.section.Bounds;
+import finebore.quantity.Quantity;
 import java.time.LocalDate;
 import java.util.Optional;
 
@@ -20,8 +20,8 @@ public record PlateCheck(
     LocalDate date, CheckPlate plate, double percent, double depressionPa, Optional<Air> air) {
 
   public PlateCheck {
-    Bounds.check("reading of the check plate", percent, 1, 130, "%");
-    Bounds.check("depression of the plate check", depressionPa, 100, 60_000, "Pa");
+    Quantity.PLATE_READING.check(percent);
+    Quantity.PLATE_DEPRESSION.check(depressionPa);
   }
 
   /** Flow that the whole range comes to, at the standard air, m3/s. */

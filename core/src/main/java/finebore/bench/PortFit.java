@@ -3,6 +3,7 @@ package finebore.bench;
 import finebore.flow.Calibration;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.MatrixUtils;
 import org.hipparchus.linear.RealMatrix;
@@ -52,10 +53,10 @@ public record PortFit(
   /**
    * Fits. Shares of the flow are made small, so that low lifts count as much as high ones.
    *
-   * @param source what the samples are from, in words
+   * @param test number of the test the samples are from
    * @return empty with too few lifts, or where no sensible port comes out
    */
-  public static Optional<PortFit> to(List<Sample> samples, String source) {
+  public static Optional<PortFit> to(List<Sample> samples, int test) {
     if (samples.size() < LEAST_LIFTS) {
       return Optional.empty();
     }
@@ -73,7 +74,7 @@ public record PortFit(
     double factor = best.getPoint().getEntry(1);
     int freedom = samples.size() - 2;
     if (portLoss < 0) {
-      return alone(samples, source);
+      return alone(samples, test);
     }
     if (!(portLoss < 100 && factor > 0.2 && factor < 5)) {
       return Optional.empty();
@@ -82,7 +83,7 @@ public record PortFit(
     RealVector errors = best.getSigma(1e-14).mapMultiply(spread);
     return Optional.of(
         new PortFit(
-            new Calibration(portLoss, factor, Optional.of(source)),
+            new Calibration(portLoss, factor, OptionalInt.of(test)),
             errors.getEntry(0),
             errors.getEntry(1),
             spread,
@@ -91,7 +92,7 @@ public record PortFit(
   }
 
   /** Without any port: only the factor, whose least squares is a mean. */
-  private static Optional<PortFit> alone(List<Sample> samples, String source) {
+  private static Optional<PortFit> alone(List<Sample> samples, int test) {
     double up = 0;
     double down = 0;
     for (Sample s : samples) {
@@ -110,7 +111,7 @@ public record PortFit(
     double spread = Math.sqrt(squares / (samples.size() - 1));
     return Optional.of(
         new PortFit(
-            new Calibration(0, factor, Optional.of(source)),
+            new Calibration(0, factor, OptionalInt.of(test)),
             0,
             spread / Math.sqrt(down),
             spread,

@@ -1,5 +1,7 @@
 package finebore.bench;
 
+import finebore.code.Message;
+import finebore.code.Term;
 import finebore.flow.Bands;
 import finebore.flow.Bands.Band;
 import finebore.flow.CamLift;
@@ -22,10 +24,10 @@ import java.util.Set;
  * @param test as made
  * @param depressionPa the standard depression, Pa
  * @param lifts those with a reading that could be brought there, in order
- * @param notes what could not be allowed for, in words
+ * @param notes what could not be allowed for
  */
 public record ReducedTest(
-    FlowTest test, double depressionPa, List<Lift> lifts, List<String> notes) {
+    FlowTest test, double depressionPa, List<Lift> lifts, List<Message> notes) {
 
   /**
    * One lift.
@@ -52,16 +54,16 @@ public record ReducedTest(
   /** Brings a test of a book to a depression. */
   public static ReducedTest of(FlowTest test, BenchBook book, double depressionPa) {
     List<Lift> lifts = new ArrayList<>();
-    Set<String> notes = new LinkedHashSet<>();
+    Set<Message> notes = new LinkedHashSet<>();
     SetUp setUp = test.setUp();
     if (setUp.depressionPa().isEmpty()) {
-      notes.add("depression not written down: taken as it stands");
+      notes.add(Message.of("reduced.noDepression"));
     }
     if (test.air().isEmpty()) {
-      notes.add("air not written down: density not allowed for");
+      notes.add(Message.of("reduced.noAir"));
     }
     if (setUp.leakageM3s().isEmpty()) {
-      notes.add("leakage not written down: none taken off");
+      notes.add(Message.of("reduced.noLeakage"));
     }
     for (LiftReadings lift : test.lifts()) {
       List<Double> flows = new ArrayList<>();
@@ -71,9 +73,8 @@ public record ReducedTest(
           flows.add(asFlowed.getAsDouble() * toStandard(reading, test, depressionPa));
         } else {
           notes.add(
-              "readings in % of range "
-                  + reading.range().orElseThrow()
-                  + " are left out: it has no check plate");
+              Message.of("reduced.noPlate")
+                  .with("range", Term.quote(reading.range().orElseThrow())));
         }
       }
       if (!flows.isEmpty()) {

@@ -1,9 +1,16 @@
 package finebore.bench;
 
+import finebore.code.Coded;
+import finebore.code.Message;
+import finebore.code.Term;
 import finebore.flow.Direction;
-import finebore.section.Bounds;
+import finebore.quantity.Quantity;
+import finebore.valve.Valve;
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 
 /**
  * What was on the bench. What was not written down is empty, and a comparison says so.
@@ -19,6 +26,7 @@ import java.util.OptionalDouble;
  * @param depressionPa pressure difference, Pa
  * @param leakageM3s what flowed with the valve shut, at that depression, m3/s
  */
+@RecordBuilder
 public record SetUp(
     String bench,
     String seat,
@@ -29,12 +37,13 @@ public record SetUp(
     Inlet inlet,
     Optional<Pipe> pipe,
     OptionalDouble depressionPa,
-    OptionalDouble leakageM3s) {
+    OptionalDouble leakageM3s)
+    implements SetUpBuilder.With {
 
   public SetUp {
-    boreMm.ifPresent(mm -> Bounds.check("bore of the fixture", mm, 20, 500, "mm"));
-    depressionPa.ifPresent(pa -> Bounds.check("test depression", pa, 100, 60_000, "Pa"));
-    leakageM3s.ifPresent(m3 -> Bounds.check("leakage", m3, 0, 1, "m3/s"));
+    Quantity.FIXTURE_BORE.check(boreMm);
+    Quantity.DEPRESSION.check(depressionPa);
+    Quantity.LEAKAGE.check(leakageM3s);
   }
 
   /**
@@ -46,20 +55,15 @@ public record SetUp(
   public record TestedState(Kind kind, int operations) {
 
     /** How far the work had come. */
-    public enum Kind {
-      FOUND("as found"),
-      PARTLY("after operation"),
-      FINISHED("finished"),
-      BLENDED("blended");
+    public enum Kind implements Coded {
+      FOUND,
+      PARTLY,
+      FINISHED,
+      BLENDED;
 
-      private final String words;
-
-      Kind(String words) {
-        this.words = words;
-      }
-
-      public String words() {
-        return words;
+      @Override
+      public String code() {
+        return "state." + name().toLowerCase(Locale.ROOT);
       }
     }
 
@@ -67,27 +71,71 @@ public record SetUp(
     public static final TestedState FINISHED = new TestedState(Kind.FINISHED, 0);
 
     public TestedState {
-      Bounds.check("operations done", operations, 0, 40, "");
+      Quantity.OPERATIONS_DONE.check(operations);
     }
 
     public static TestedState after(int operations) {
       return new TestedState(Kind.PARTLY, operations);
     }
 
-    public String words() {
-      return kind == Kind.PARTLY ? kind.words() + " " + operations : kind.words();
+    /** How it is spoken of, for example "after operation 2". */
+    public Message message() {
+      return Message.of(kind).with("operations", Term.count(operations));
     }
   }
 
   /**
-   * The valve used.
+   * The valve used. Two valves are the same where their shapes are, whatever they are called.
    *
    * @param headDiameterMm its head
    * @param name the shop's word for it, may be empty
+   * @param shape all of it, where it is one the job knows
    */
-  public record TestedValve(double headDiameterMm, String name) {
+  public record TestedValve(double headDiameterMm, String name, Optional<Valve> shape) {
+
+    /** Heads closer than this are the same, mm: what a caliper tells. */
+    private static final double SAME_MM = 0.05;
+
+    /** Faces, margins and back cuts closer than this are the same, mm or degrees. */
+    private static final double SAME_DETAIL = 0.02;
+
     public TestedValve {
-      Bounds.check("diameter of the tested valve", headDiameterMm, 5, 150, "mm");
+      Quantity.TESTED_VALVE.check(headDiameterMm);
+    }
+
+    /** A valve of which only the head is known. */
+    public TestedValve(double headDiameterMm, String name) {
+      this(headDiameterMm, name, Optional.empty());
+    }
+
+    public static TestedValve of(Valve valve, String name) {
+      return new TestedValve(valve.headDiameterMm(), name, Optional.of(valve));
+    }
+
+    /** Whether it is the same valve; where a shape is not known, the head tells. */
+    public boolean isSameAs(TestedValve other) {
+      return Math.abs(headDiameterMm - other.headDiameterMm) <= SAME_MM
+          && (shape.isEmpty() || other.shape.isEmpty() || isSame(shape.get(), other.shape.get()));
+    }
+
+    private static boolean isSame(Valve a, Valve b) {
+      return isClose(a.faceAngleDeg(), b.faceAngleDeg())
+          && isClose(a.faceWidthMm(), b.faceWidthMm())
+          && isClose(a.marginMm(), b.marginMm())
+          && isClose(a.edgeRadiusMm(), b.edgeRadiusMm())
+          && isClose(a.stemDiameterMm(), b.stemDiameterMm())
+          && isClose(a.underhead().angleDeg(), b.underhead().angleDeg())
+          && isClose(a.underhead().filletRadiusMm(), b.underhead().filletRadiusMm())
+          && a.backCuts().size() == b.backCuts().size()
+          && IntStream.range(0, a.backCuts().size())
+              .allMatch(
+                  k ->
+                      isClose(a.backCuts().get(k).angleDeg(), b.backCuts().get(k).angleDeg())
+                          && isClose(a.backCuts().get(k).widthMm(), b.backCuts().get(k).widthMm()));
+    }
+
+    private static boolean isClose(double a, double b) {
+      return Math.abs(a - b) <= SAME_DETAIL;
     }
   }
 
@@ -100,26 +148,21 @@ public record SetUp(
   public record Inlet(Kind kind, OptionalDouble radiusMm) {
 
     /** The kinds of inlet. */
-    public enum Kind {
-      RADIUS("radius"),
-      FLANGE("flange"),
-      BARE("bare port");
+    public enum Kind implements Coded {
+      RADIUS,
+      FLANGE,
+      BARE;
 
-      private final String words;
-
-      Kind(String words) {
-        this.words = words;
-      }
-
-      public String words() {
-        return words;
+      @Override
+      public String code() {
+        return "inlet." + name().toLowerCase(Locale.ROOT);
       }
     }
 
     public static final Inlet BARE = new Inlet(Kind.BARE, OptionalDouble.empty());
 
     public Inlet {
-      radiusMm.ifPresent(mm -> Bounds.check("inlet radius", mm, 0.5, 200, "mm"));
+      Quantity.INLET_RADIUS.check(radiusMm);
     }
 
     public static Inlet radius(double mm) {
@@ -130,53 +173,13 @@ public record SetUp(
   /** A pipe on the exhaust port: inside diameter and length, mm. */
   public record Pipe(double diameterMm, double lengthMm) {
     public Pipe {
-      Bounds.check("pipe diameter", diameterMm, 5, 200, "mm");
-      Bounds.check("pipe length", lengthMm, 5, 3000, "mm");
+      Quantity.PIPE_DIAMETER.check(diameterMm);
+      Quantity.PIPE_LENGTH.check(lengthMm);
     }
   }
 
-  public SetUp withBench(String changed) {
-    return new SetUp(
-        changed, seat, direction, state, valve, boreMm, inlet, pipe, depressionPa, leakageM3s);
-  }
-
+  /** Of another seat, with the air the other way. */
   public SetUp withSeat(String changed, Direction way) {
-    return new SetUp(
-        bench, changed, way, state, valve, boreMm, inlet, pipe, depressionPa, leakageM3s);
-  }
-
-  public SetUp withState(TestedState changed) {
-    return new SetUp(
-        bench, seat, direction, changed, valve, boreMm, inlet, pipe, depressionPa, leakageM3s);
-  }
-
-  public SetUp withValve(TestedValve changed) {
-    return new SetUp(
-        bench, seat, direction, state, changed, boreMm, inlet, pipe, depressionPa, leakageM3s);
-  }
-
-  public SetUp withBore(OptionalDouble changed) {
-    return new SetUp(
-        bench, seat, direction, state, valve, changed, inlet, pipe, depressionPa, leakageM3s);
-  }
-
-  public SetUp withInlet(Inlet changed) {
-    return new SetUp(
-        bench, seat, direction, state, valve, boreMm, changed, pipe, depressionPa, leakageM3s);
-  }
-
-  public SetUp withPipe(Optional<Pipe> changed) {
-    return new SetUp(
-        bench, seat, direction, state, valve, boreMm, inlet, changed, depressionPa, leakageM3s);
-  }
-
-  public SetUp withDepression(OptionalDouble changed) {
-    return new SetUp(
-        bench, seat, direction, state, valve, boreMm, inlet, pipe, changed, leakageM3s);
-  }
-
-  public SetUp withLeakage(OptionalDouble changed) {
-    return new SetUp(
-        bench, seat, direction, state, valve, boreMm, inlet, pipe, depressionPa, changed);
+    return withSeat(changed).withDirection(way);
   }
 }

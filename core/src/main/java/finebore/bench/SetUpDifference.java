@@ -2,10 +2,14 @@ package finebore.bench;
 
 import finebore.bench.SetUp.Inlet;
 import finebore.bench.SetUp.Pipe;
-import finebore.units.UnitSystem;
+import finebore.code.Coded;
+import finebore.code.Message;
+import finebore.code.Term;
+import finebore.units.Dimension;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.BooleanSupplier;
@@ -21,25 +25,20 @@ import java.util.function.BooleanSupplier;
 public record SetUpDifference(Item item, FlowTest reference, FlowTest test, boolean spoils) {
 
   /** What can differ. */
-  public enum Item {
-    DIRECTION("direction"),
-    BENCH("bench"),
-    BORE("bore fixture"),
-    INLET("inlet"),
-    PIPE("exhaust pipe"),
-    VALVE("valve"),
-    DEPRESSION("depression"),
-    SEAT("seat"),
-    AIR("air");
+  public enum Item implements Coded {
+    DIRECTION,
+    BENCH,
+    BORE,
+    INLET,
+    PIPE,
+    VALVE,
+    DEPRESSION,
+    SEAT,
+    AIR;
 
-    private final String words;
-
-    Item(String words) {
-      this.words = words;
-    }
-
-    public String words() {
-      return words;
+    @Override
+    public String code() {
+      return "item." + name().toLowerCase(Locale.ROOT);
     }
   }
 
@@ -67,9 +66,7 @@ public record SetUpDifference(Item item, FlowTest reference, FlowTest test, bool
     add(found, Item.BORE, !same(a.boreMm(), b.boreMm(), SAME_MM), true, reference, test);
     add(found, Item.INLET, !same(a.inlet(), b.inlet()), true, reference, test);
     add(found, Item.PIPE, !samePipe(a.pipe(), b.pipe()), true, reference, test);
-    boolean otherValve =
-        Math.abs(a.valve().headDiameterMm() - b.valve().headDiameterMm()) > SAME_MM
-            || !a.valve().name().equals(b.valve().name());
+    boolean otherValve = !a.valve().isSameAs(b.valve());
     add(
         found,
         Item.VALVE,
@@ -129,40 +126,66 @@ public record SetUpDifference(Item item, FlowTest reference, FlowTest test, bool
     return same(a.depressionPa(), b.depressionPa(), SAME_SHARE * first);
   }
 
-  /** In words, for example "exhaust pipe: none, then 41.0 mm by 200.0 mm". */
-  public String words(UnitSystem units) {
-    return item.words()
-        + ": "
-        + words(reference, units)
-        + ", then "
-        + words(test, units)
-        + (item == Item.VALVE && !spoils ? " (that is what was tried)" : "")
-        + (item == Item.DEPRESSION && !spoils ? " (both brought to the same)" : "");
+  /** What was which, for example "exhaust pipe: none, then 41.0 mm by 200.0 mm". */
+  public Message message() {
+    String how =
+        item == Item.VALVE && !spoils
+            ? ".tried"
+            : item == Item.DEPRESSION && !spoils ? ".reduced" : "";
+    return Message.of("difference" + how)
+        .with("item", item)
+        .with("reference", term(reference))
+        .with("test", term(test));
   }
 
-  private String words(FlowTest t, UnitSystem units) {
+  /** How something stood on the bench, for example "exhaust pipe: none". */
+  public static Message same(Item item, FlowTest test) {
+    return Message.of("difference.same")
+        .with("item", item)
+        .with("reference", new SetUpDifference(item, test, test, false).term(test));
+  }
+
+  private Term term(FlowTest t) {
     SetUp s = t.setUp();
     return switch (item) {
-      case DIRECTION -> s.direction().name().toLowerCase(java.util.Locale.ROOT);
-      case BENCH -> s.bench().isBlank() ? "not named" : s.bench();
-      case BORE ->
-          s.boreMm().isPresent() ? units.lengthText(s.boreMm().getAsDouble()) : "not written down";
-      case INLET ->
-          s.inlet().kind().words()
-              + (s.inlet().radiusMm().isPresent()
-                  ? " " + units.lengthText(s.inlet().radiusMm().getAsDouble())
-                  : "");
+      case DIRECTION -> Term.name(s.direction());
+      case BENCH -> s.bench().isBlank() ? word("notNamed") : Term.quote(s.bench());
+      case BORE -> length(s.boreMm());
+      case INLET -> Term.phrase(inlet(s.inlet()));
       case PIPE ->
           s.pipe()
-              .map(p -> units.lengthText(p.diameterMm()) + " by " + units.lengthText(p.lengthMm()))
-              .orElse("none");
-      case VALVE -> (units.lengthText(s.valve().headDiameterMm()) + " " + s.valve().name()).strip();
+              .map(
+                  p ->
+                      Term.phrase(
+                          Message.of("pipe.size")
+                              .with("diameter", Term.length(p.diameterMm()))
+                              .with("length", Term.length(p.lengthMm()))))
+              .orElse(word("none"));
+      case VALVE ->
+          Term.phrase(
+              Message.of("tested.valve")
+                  .with("head", Term.length(s.valve().headDiameterMm()))
+                  .with("name", Term.quote(s.valve().name())));
       case DEPRESSION ->
           s.depressionPa().isPresent()
-              ? units.pressureText(s.depressionPa().getAsDouble())
-              : "not written down";
-      case SEAT -> s.seat();
-      case AIR -> t.air().isPresent() ? "written down" : "not written down";
+              ? new Term.Figure(Dimension.PRESSURE, s.depressionPa().getAsDouble())
+              : word("notWritten");
+      case SEAT -> Term.quote(s.seat());
+      case AIR -> word(t.air().isPresent() ? "written" : "notWritten");
     };
+  }
+
+  private static Message inlet(Inlet inlet) {
+    return inlet.radiusMm().isPresent()
+        ? Message.of("inlet.radius.of").with("radius", Term.length(inlet.radiusMm().getAsDouble()))
+        : Message.of(inlet.kind());
+  }
+
+  private static Term length(OptionalDouble mm) {
+    return mm.isPresent() ? Term.length(mm.getAsDouble()) : word("notWritten");
+  }
+
+  private static Term word(String word) {
+    return Term.phrase(Message.of("word." + word));
   }
 }

@@ -1,30 +1,41 @@
 package finebore.bench;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.function.DoubleUnaryOperator;
 
 /**
- * A reading that lies far from the curve its neighbours lead to. It is questioned, never dropped.
+ * A reading that lies far from the smooth curve through the test's other points. It is questioned,
+ * never dropped.
  *
- * <p>What was read over what the model has there changes little from lift to lift, though the flow
- * itself does: where one lift's ratio leaves its neighbours', it is that reading that is odd.
+ * <p>What is far is told by the test itself: by how much its points scatter about that curve
+ * (scaled median absolute deviation, as in {@link finebore.found.Family}). The model has no say in
+ * that; what it makes of the lift is given beside it as a second opinion.
  *
  * @param liftMm where
  * @param flowM3s as read, brought to standard
- * @param expectedM3s by its neighbours
+ * @param expectedM3s by the test's other points
+ * @param modelM3s by the model, brought to the level of the test's other points; empty where it has
+ *     nothing to say
  */
-public record SuspectReading(double liftMm, double flowM3s, double expectedM3s) {
+public record SuspectReading(
+    double liftMm, double flowM3s, double expectedM3s, OptionalDouble modelM3s) {
 
-  /** The model itself bends by this between neighbouring lifts. */
+  /** Curves bend by this much between lifts without anything being wrong; chosen. */
   private static final double LEAST_SHARE = 0.05;
 
-  private static final double TIMES_NOISE = 5;
-  private static final int NEIGHBOURS = 4;
+  /** The last lift has points on one side only, so its expectation is worth less; chosen. */
+  private static final double AT_THE_END = 3;
 
-  private record At(double lift, double flow, double ratio) {}
+  private static final double TIMES_NOISE = 5;
+  private static final double TIMES_SCATTER = 4;
+
+  /** From median absolute deviation to standard deviation, for a normal spread. */
+  private static final double TO_SIGMA = 1.4826;
+
+  private static final int FEWEST = 5;
 
   public double share() {
     return flowM3s / expectedM3s - 1;
@@ -33,45 +44,84 @@ public record SuspectReading(double liftMm, double flowM3s, double expectedM3s) 
   /**
    * Readings of a test to be looked at again, the worst first.
    *
-   * @param shape the model's flow by lift, mm to m3/s; its size does not matter
+   * @param model the model's flow by lift, mm to m3/s; its size does not matter
    */
-  public static List<SuspectReading> of(ReducedTest test, DoubleUnaryOperator shape, Noise noise) {
-    List<At> left = new ArrayList<>();
-    for (ReducedTest.Lift lift : test.lifts()) {
-      double model = shape.applyAsDouble(lift.liftMm());
-      if (model > 0) {
-        left.add(new At(lift.liftMm(), lift.meanM3s(), lift.meanM3s() / model));
-      }
-    }
-    double limit = Math.max(LEAST_SHARE, TIMES_NOISE * noise.share());
-    List<SuspectReading> doubts = new ArrayList<>();
+  public static List<SuspectReading> of(
+      ReducedTest test, Optional<DoubleUnaryOperator> model, Noise noise) {
+    SmoothCurve left = SmoothCurve.of(test);
+    List<SuspectReading> suspects = new ArrayList<>();
     // One bad reading spoils its neighbours' expectation, so the worst goes first.
-    while (left.size() > NEIGHBOURS) {
-      Optional<SuspectReading> worst =
-          left.stream()
-              .map(at -> of(at, left))
-              .filter(d -> Math.abs(d.share()) > limit)
-              .max(Comparator.comparingDouble(d -> Math.abs(d.share())));
+    while (left.points().size() > FEWEST) {
+      Optional<SuspectReading> worst = worst(left, noise);
       if (worst.isEmpty()) {
         break;
       }
-      doubts.add(worst.get());
-      left.removeIf(at -> at.lift() == worst.get().liftMm());
+      left = left.without(worst.get().liftMm());
+      suspects.add(worst.get());
     }
-    return doubts;
+    SmoothCurve sound = left;
+    return suspects.stream().map(s -> s.with(model.map(m -> secondOpinion(s, sound, m)))).toList();
   }
 
-  /** The middle of the neighbours' ratios leads to what is expected. */
-  private static SuspectReading of(At at, List<At> all) {
-    double[] near =
-        all.stream()
-            .filter(o -> o != at)
-            .sorted(Comparator.comparingDouble(o -> Math.abs(o.lift() - at.lift())))
-            .limit(NEIGHBOURS)
-            .mapToDouble(At::ratio)
+  private SuspectReading with(Optional<Double> opinion) {
+    return new SuspectReading(
+        liftMm,
+        flowM3s,
+        expectedM3s,
+        opinion.map(OptionalDouble::of).orElse(OptionalDouble.empty()));
+  }
+
+  private static Optional<SuspectReading> worst(SmoothCurve curve, Noise noise) {
+    double least = Math.max(LEAST_SHARE, TIMES_NOISE * noise.share());
+    SuspectReading worst = null;
+    double most = 1;
+    for (SmoothCurve.At at : curve.points()) {
+      // How far the others scatter is told without it, or a bad reading would excuse itself.
+      SmoothCurve others = curve.without(at.liftMm());
+      Optional<SmoothCurve.Value> expected =
+          at.liftMm() > 0 ? others.at(at.liftMm()).filter(v -> v.flowM3s() > 0) : Optional.empty();
+      if (expected.isEmpty()) {
+        continue;
+      }
+      SuspectReading reading =
+          new SuspectReading(
+              at.liftMm(), at.flowM3s(), expected.get().flowM3s(), OptionalDouble.empty());
+      double limit =
+          Math.max(least, TIMES_SCATTER * scatter(others))
+              * (expected.get().inside() ? 1 : AT_THE_END);
+      if (Math.abs(reading.share()) / limit > most) {
+        most = Math.abs(reading.share()) / limit;
+        worst = reading;
+      }
+    }
+    return Optional.ofNullable(worst);
+  }
+
+  /** How far the readings of a curve scatter about what the others lead to, as a share. */
+  private static double scatter(SmoothCurve curve) {
+    List<Double> off =
+        curve.points().stream()
+            .filter(at -> at.liftMm() > 0)
+            .flatMap(
+                at ->
+                    curve.without(at.liftMm()).at(at.liftMm()).stream()
+                        .filter(v -> v.inside() && v.flowM3s() > 0)
+                        .map(v -> Math.abs(at.flowM3s() / v.flowM3s() - 1)))
             .sorted()
-            .toArray();
-    double middle = (near[(near.length - 1) / 2] + near[near.length / 2]) / 2;
-    return new SuspectReading(at.lift(), at.flow(), at.flow() / at.ratio() * middle);
+            .toList();
+    return off.isEmpty() ? 0 : TO_SIGMA * off.get(off.size() / 2);
+  }
+
+  /** The model's flow there, times the middle of what the sound points read over the model. */
+  private static double secondOpinion(
+      SuspectReading suspect, SmoothCurve sound, DoubleUnaryOperator model) {
+    List<Double> ratios =
+        sound.points().stream()
+            .filter(p -> p.liftMm() > 0 && model.applyAsDouble(p.liftMm()) > 0)
+            .map(p -> p.flowM3s() / model.applyAsDouble(p.liftMm()))
+            .sorted()
+            .toList();
+    double middle = ratios.isEmpty() ? 1 : ratios.get(ratios.size() / 2);
+    return middle * model.applyAsDouble(suspect.liftMm());
   }
 }

@@ -1,7 +1,10 @@
 package finebore.cutting;
 
+import finebore.code.RuleViolation;
+import finebore.code.Term;
+import finebore.quantity.Quantity;
 import finebore.seat.Cut;
-import finebore.section.Bounds;
+import finebore.section.Point;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -17,6 +20,9 @@ public record Cutter(String name, String use, List<Element> elements, int sealin
 
   /** An arc is cut as chords that turn by no more than this, degrees. */
   private static final double CHORD_DEG = 5;
+
+  /** Chords that an arc is drawn with. */
+  public static final int DRAWN_CHORDS = 24;
 
   /** A stretch of the profile. */
   public sealed interface Element {
@@ -43,12 +49,13 @@ public record Cutter(String name, String use, List<Element> elements, int sealin
   public record Arc(double fromDeg, double toDeg, double radiusMm) implements Element {
 
     public Arc {
-      Bounds.check("arc's first angle", fromDeg, 0, 90, "degrees");
-      Bounds.check("arc's last angle", toDeg, 0, 90, "degrees");
-      Bounds.check("arc radius", radiusMm, 0.1, 100, "mm");
+      Quantity.ARC_FROM.check(fromDeg);
+      Quantity.ARC_TO.check(toDeg);
+      Quantity.ARC_RADIUS.check(radiusMm);
       if (toDeg <= fromDeg) {
-        throw new IllegalArgumentException(
-            "an arc must end steeper than it begins, was " + fromDeg + " to " + toDeg + " degrees");
+        throw RuleViolation.of("arcRises")
+            .with("from", Term.angle(fromDeg))
+            .with("to", Term.angle(toDeg));
       }
     }
 
@@ -69,26 +76,52 @@ public record Cutter(String name, String use, List<Element> elements, int sealin
   public Cutter {
     elements = List.copyOf(elements);
     if (name.isBlank() || name.length() > 80) {
-      throw new IllegalArgumentException("cutter name must have 1 to 80 characters, was " + name);
+      throw RuleViolation.of("cutterName").with("value", Term.count(name.length()));
     }
     if (elements.isEmpty()) {
-      throw new IllegalArgumentException("a cutter needs at least one angle");
+      throw RuleViolation.of("cutterNeedsAngle");
     }
     if (sealing < 0
         || sealing >= elements.size()
         || !(elements.get(sealing) instanceof Angle angle)) {
-      throw new IllegalArgumentException(
-          "the sealing element must be one of the cutter's "
-              + elements.size()
-              + " elements and an angle, was number "
-              + (sealing + 1));
+      throw RuleViolation.of("sealingElement")
+          .with("elements", Term.count(elements.size()))
+          .with("value", Term.count(sealing + 1));
     }
-    Bounds.check("sealing angle of the cutter", angle.cut().angleDeg(), 10, 75, "degrees");
+    Quantity.SEALING_ANGLE.check(angle.cut().angleDeg());
   }
 
   /** All its cuts from the chamber to the port, arcs as chords. */
   public List<Cut> cuts() {
     return elements.stream().flatMap(e -> e.cuts().stream()).toList();
+  }
+
+  /**
+   * Its profile to draw: from the chamber at the outside in to the port, mm from where it begins;
+   * an angle goes on by one point, an arc by {@link #DRAWN_CHORDS}.
+   */
+  public List<Point> outline() {
+    List<Point> points = new ArrayList<>(List.of(new Point(0, 0)));
+    for (Element element : elements) {
+      switch (element) {
+        case Angle(Cut cut) -> go(points, cut.angleDeg(), cut.widthMm());
+        case Arc arc -> {
+          double turn = (arc.toDeg() - arc.fromDeg()) / DRAWN_CHORDS;
+          double chord = 2 * arc.radiusMm() * Math.sin(Math.toRadians(turn) / 2);
+          for (int k = 0; k < DRAWN_CHORDS; k++) {
+            go(points, arc.fromDeg() + (k + 0.5) * turn, chord);
+          }
+        }
+      }
+    }
+    return points;
+  }
+
+  private static void go(List<Point> points, double angleDeg, double lengthMm) {
+    Point from = points.getLast();
+    double angle = Math.toRadians(angleDeg);
+    points.add(
+        new Point(from.r() - lengthMm * Math.cos(angle), from.z() + lengthMm * Math.sin(angle)));
   }
 
   /** Which of the cuts is the sealing one. */
@@ -99,26 +132,5 @@ public record Cutter(String name, String use, List<Element> elements, int sealin
   /** Its sealing angle, degrees. */
   public double sealingAngleDeg() {
     return ((Angle) elements.get(sealing)).cut().angleDeg();
-  }
-
-  /** Its profile in a line: "30° 1 / 45° 1.2 / R 3 60-80°", lengths in mm. */
-  public String inWords() {
-    List<String> words = new ArrayList<>();
-    for (Element element : elements) {
-      words.add(
-          switch (element) {
-            case Angle(Cut cut) ->
-                Cut.angleText(cut.angleDeg()) + "° " + Cut.angleText(cut.widthMm());
-            case Arc(double from, double to, double radius) ->
-                "R"
-                    + Cut.angleText(radius)
-                    + " "
-                    + Cut.angleText(from)
-                    + "-"
-                    + Cut.angleText(to)
-                    + "°";
-          });
-    }
-    return String.join(" / ", words);
   }
 }

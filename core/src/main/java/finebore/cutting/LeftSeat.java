@@ -20,7 +20,7 @@ import java.util.List;
 final class LeftSeat {
 
   /** A single cut within this of the wanted sealing angle is the seat. */
-  private static final double SAME_ANGLE_DEG = 0.3;
+  static final double SAME_ANGLE_DEG = 0.3;
 
   private static final double LEAST_SEAT_DEG = 10;
   private static final double MOST_SEAT_DEG = 75;
@@ -45,10 +45,9 @@ final class LeftSeat {
       below |= surface.index() == sealing;
       int at = place(asked, surface.index());
       if (at >= 0) {
-        surfaces.add(new Surface(Part.CUT, at, surface.name()));
+        surfaces.add(Surface.cut(at, surface.angleDeg()));
       } else {
-        Part part = below ? Part.SHOULDER : Part.RIDGE;
-        surfaces.add(Surface.of(part, surface.name().replaceFirst("^the ", "the old ")));
+        surfaces.add(surface.old(below));
       }
     }
     List<ShownCut> shown = new ArrayList<>();
@@ -69,9 +68,9 @@ final class LeftSeat {
       if (step.cameIn().isEmpty()) {
         continue;
       }
-      if (step.operation() instanceof Operation.CutForm) {
+      if (step.operation() instanceof CutForm) {
         sealing = step.cameIn().get(wanted.sealing()).id();
-      } else if (step.operation() instanceof Operation.CutAngle cut
+      } else if (step.operation() instanceof CutAngle cut
           && Math.abs(cut.angleDeg() - angle) < SAME_ANGLE_DEG
           && cut.angleDeg() >= LEAST_SEAT_DEG
           && cut.angleDeg() <= MOST_SEAT_DEG) {
@@ -141,7 +140,7 @@ final class LeftSeat {
       throatR = wall.narrowestR();
     }
     double outside = Math.max(2 * edge.r(), 2 * throatR + 0.001);
-    return new Seat(
+    return Seat.of(
         cuts,
         sealing,
         outside,

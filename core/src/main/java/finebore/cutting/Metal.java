@@ -1,5 +1,6 @@
 package finebore.cutting;
 
+import finebore.code.RuleViolation;
 import finebore.found.Ring;
 import finebore.section.Point;
 import finebore.section.Profile;
@@ -28,7 +29,7 @@ public record Metal(Profile wall, List<Integer> madeBy, Optional<Ring> ring) {
   public Metal {
     madeBy = List.copyOf(madeBy);
     if (madeBy.size() != wall.segmentCount()) {
-      throw new IllegalArgumentException("every stretch of the wall needs the step that made it");
+      throw new IllegalArgumentException("madeBy: " + madeBy.size());
     }
   }
 
@@ -106,10 +107,7 @@ public record Metal(Profile wall, List<Integer> madeBy, Optional<Ring> ring) {
     return area.outlines().stream()
         .filter(o -> o.stream().anyMatch(p -> p.distanceTo(corner) <= ON_EDGE_MM))
         .findFirst()
-        .orElseThrow(
-            () ->
-                new IllegalArgumentException(
-                    "an operation must leave metal round the seat; this one reaches past everything there is"));
+        .orElseThrow(() -> RuleViolation.of("metalLeft"));
   }
 
   /** The outline of the metal from the chamber to the port, without its far sides. */

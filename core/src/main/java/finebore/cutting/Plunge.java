@@ -1,12 +1,22 @@
 package finebore.cutting;
 
-import finebore.section.Bounds;
+import finebore.code.Message;
+import finebore.code.Term;
+import finebore.quantity.Quantity;
 
 /** How far a cutter goes down. */
 public sealed interface Plunge {
 
+  /** How it is spoken of. */
+  Message message();
+
   /** To where the wanted seat lies. */
-  record AsPlanned() implements Plunge {}
+  record AsPlanned() implements Plunge {
+    @Override
+    public Message message() {
+      return Message.of("plunge.planned");
+    }
+  }
 
   /**
    * To a depth stop.
@@ -15,7 +25,12 @@ public sealed interface Plunge {
    */
   record ToDepth(double mm) implements Plunge {
     public ToDepth {
-      Bounds.check("plunge below the head face", mm, 0, 80, "mm");
+      Quantity.DEPTH_STOP.check(mm);
+    }
+
+    @Override
+    public Message message() {
+      return Message.of("plunge.depth").with("depth", Term.length(mm));
     }
   }
 
@@ -27,7 +42,13 @@ public sealed interface Plunge {
    */
   record UntilClean(double extraMm, boolean allCuts) implements Plunge {
     public UntilClean {
-      Bounds.check("plunge past clean", extraMm, 0, 5, "mm");
+      Quantity.PAST_CLEAN_UP.check(extraMm);
+    }
+
+    @Override
+    public Message message() {
+      return Message.of("plunge." + (allCuts ? "allClean" : "clean") + (extraMm > 0 ? ".more" : ""))
+          .with("more", Term.length(extraMm));
     }
   }
 }

@@ -82,7 +82,7 @@ public sealed interface Seating {
    */
   static Seating of(SeatSection seat, ValveSection valve, double filmMm, Tolerance tolerance) {
     if (!(filmMm > 0)) {
-      throw new IllegalArgumentException("marking film must be thicker than 0 mm, was " + filmMm);
+      throw new IllegalArgumentException("filmMm: " + filmMm);
     }
     Profile metal = seat.profile();
     Profile under = valve.profile();

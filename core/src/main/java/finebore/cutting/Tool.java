@@ -4,7 +4,7 @@ import finebore.section.Point;
 import finebore.section.Profile;
 import finebore.section.Region;
 import finebore.section.Surface;
-import finebore.section.Surface.Part;
+import finebore.section.Surface.Trace;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -19,8 +19,8 @@ record Tool(Region area, Profile edge) {
   /** Above everything there is to cut, mm. */
   private static final double HIGH = 200;
 
-  private static final Surface SIDE = Surface.of(Part.RIDGE, "the step beside the cutter");
-  private static final Surface NOSE = Surface.of(Part.SHOULDER, "the step under the cutter");
+  private static final Surface SIDE = Surface.of(Trace.STEP_BESIDE_CUTTER);
+  private static final Surface NOSE = Surface.of(Trace.STEP_UNDER_CUTTER);
 
   /**
    * A tool that comes down from above: everything over its edge goes, and everything over its flat

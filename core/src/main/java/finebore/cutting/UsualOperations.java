@@ -4,7 +4,6 @@ import finebore.found.Ring;
 import finebore.seat.Seat;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 
 /** The operations that bring a wanted seat in, in the order of the work. */
 public final class UsualOperations {
@@ -22,11 +21,7 @@ public final class UsualOperations {
    * wanted seat has it. What is there already takes nothing.
    */
   public static List<Operation> asPlanned() {
-    OptionalDouble open = OptionalDouble.empty();
-    return List.of(
-        new Operation.OpenThroat(open, 0, open),
-        new Operation.CutForm("", open, new Plunge.AsPlanned()),
-        new Operation.OpenBowl(open, open));
+    return List.of(OpenThroat.AS_WANTED, CutForm.AS_WANTED, OpenBowl.AS_WANTED);
   }
 
   /**

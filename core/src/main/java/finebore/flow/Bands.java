@@ -1,5 +1,10 @@
 package finebore.flow;
 
+import finebore.code.Coded;
+import finebore.code.RuleViolation;
+import finebore.code.Term;
+import java.util.Locale;
+
 /**
  * Where low lift ends and high lift begins, as lift over valve diameter.
  *
@@ -12,19 +17,26 @@ public record Bands(double lowTo, double midTo) {
   public static final Bands USUAL = new Bands(0.12, 0.25);
 
   /** The three bands. */
-  public enum Band {
+  public enum Band implements Coded {
     LOW,
     MID,
-    HIGH
+    HIGH;
+
+    public String key() {
+      return name().toLowerCase(Locale.ROOT);
+    }
+
+    @Override
+    public String code() {
+      return "band." + key();
+    }
   }
 
   public Bands {
     if (!(lowTo > 0 && midTo > lowTo && midTo < 2)) {
-      throw new IllegalArgumentException(
-          "band limits must rise and lie between 0 and 2 valve diameters, were "
-              + lowTo
-              + " and "
-              + midTo);
+      throw RuleViolation.of("bandsRise")
+          .with("low", Term.share(lowTo))
+          .with("mid", Term.share(midTo));
     }
   }
 

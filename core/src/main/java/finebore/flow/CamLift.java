@@ -1,5 +1,6 @@
 package finebore.flow;
 
+import finebore.quantity.Quantity;
 import java.util.function.DoubleUnaryOperator;
 
 /**
@@ -13,13 +14,8 @@ public record CamLift(double maxLiftMm, double durationDeg) {
   private static final int STEPS = 120;
 
   public CamLift {
-    if (!(maxLiftMm > 0.5 && maxLiftMm < 50)) {
-      throw new IllegalArgumentException("cam lift must be 0.5 to 50 mm, was " + maxLiftMm);
-    }
-    if (!(durationDeg > 60 && durationDeg < 500)) {
-      throw new IllegalArgumentException(
-          "cam duration must be 60 to 500 crank degrees, was " + durationDeg);
-    }
+    Quantity.CAM_LIFT.check(maxLiftMm);
+    Quantity.CAM_DURATION.check(durationDeg);
   }
 
   /**

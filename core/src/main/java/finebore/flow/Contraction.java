@@ -22,7 +22,7 @@ public final class Contraction {
    */
   public static double coefficient(double turn) {
     if (!(turn >= 0 && turn <= Math.PI)) {
-      throw new IllegalArgumentException("turn must be 0 to pi radians, was " + turn);
+      throw new IllegalArgumentException("turn: " + turn);
     }
     double at = turn / Math.PI * STEPS;
     int k = Math.min((int) at, STEPS - 1);

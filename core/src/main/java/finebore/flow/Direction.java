@@ -1,9 +1,17 @@
 package finebore.flow;
 
+import finebore.code.Coded;
+import java.util.Locale;
+
 /** Which way the air goes through the seat. */
-public enum Direction {
+public enum Direction implements Coded {
   /** From the port into the chamber. */
   INTAKE,
   /** From the chamber into the port. */
-  EXHAUST
+  EXHAUST;
+
+  @Override
+  public String code() {
+    return "direction." + name().toLowerCase(Locale.ROOT);
+  }
 }

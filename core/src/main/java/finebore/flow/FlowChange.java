@@ -2,9 +2,11 @@ package finebore.flow;
 
 import finebore.flow.Bands.Band;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 
 /**
  * One flow curve held against another at the same lifts.
@@ -40,7 +42,7 @@ public record FlowChange(
 
   public FlowChange {
     steps = List.copyOf(steps);
-    bands = Map.copyOf(bands);
+    bands = Collections.unmodifiableMap(new TreeMap<>(bands));
   }
 
   /**
@@ -51,14 +53,15 @@ public record FlowChange(
   public static FlowChange between(
       FlowCurve reference, FlowCurve changed, Bands bands, double valveDiameterMm, CamLift cam) {
     if (reference.points().size() != changed.points().size()) {
-      throw new IllegalArgumentException("both curves need the same lifts");
+      throw new IllegalArgumentException(
+          "lifts: " + reference.points().size() + ", " + changed.points().size());
     }
     List<Step> steps = new ArrayList<>();
     for (int k = 0; k < reference.points().size(); k++) {
       LiftPoint a = reference.points().get(k);
       LiftPoint b = changed.points().get(k);
       if (a.liftMm() != b.liftMm()) {
-        throw new IllegalArgumentException("both curves need the same lifts");
+        throw new IllegalArgumentException("lift: " + a.liftMm() + ", " + b.liftMm());
       }
       steps.add(
           new Step(a.liftMm(), a.flowM3s(), b.flowM3s(), bands.of(a.liftMm(), valveDiameterMm)));

@@ -12,7 +12,7 @@ public record FlowCurve(List<LiftPoint> points) {
   public FlowCurve {
     points = List.copyOf(points);
     if (points.isEmpty()) {
-      throw new IllegalArgumentException("a flow curve needs at least one lift");
+      throw new IllegalArgumentException("points: 0");
     }
   }
 

@@ -1,5 +1,7 @@
 package finebore.flow;
 
+import finebore.code.Message;
+import finebore.section.Place;
 import finebore.section.Point;
 import finebore.section.Profile;
 import finebore.section.Surface;
@@ -25,7 +27,7 @@ import java.util.Optional;
  * @param onValve its edge on the lifted valve
  * @param metalSegment stretch of the metal profile that holds the edge
  * @param valveSegment stretch of the valve profile that holds the edge
- * @param metalPlace where that is in words: "the 45", or "the 30/45 edge"
+ * @param metalPlace where that is: on the 45, or on the edge between the 30 and the 45
  * @param valvePlace the same for the valve
  */
 public record Gate(
@@ -34,8 +36,8 @@ public record Gate(
     Point onValve,
     int metalSegment,
     int valveSegment,
-    String metalPlace,
-    String valvePlace) {
+    Place metalPlace,
+    Place valvePlace) {
 
   /** The rim of a valve head: the outer fifth of its radius, which holds face and back cuts. */
   private static final double RIM = 0.8;
@@ -45,9 +47,16 @@ public record Gate(
     return onMetal.distanceTo(onValve);
   }
 
-  /** Where it sits, in words: "between the 45 and the back cut". */
-  public String place() {
-    return "between " + metalPlace + " and " + valvePlace;
+  /** Where it sits, for example between the 45 and the back cut. */
+  public Message message() {
+    return Message.of("place.gap")
+        .with("first", metalPlace.message())
+        .with("second", valvePlace.message());
+  }
+
+  /** The surfaces it sits between. */
+  public Place place() {
+    return new Place(Place.Kind.GAP, metalPlace.first(), valvePlace.first());
   }
 
   /**
@@ -242,25 +251,24 @@ public record Gate(
     }
 
     /** Along an upright throat every height is the same, so its edge is not worth a word. */
-    private static String placeOn(Profile wall, int segment, Point at) {
+    private static Place placeOn(Profile wall, int segment, Point at) {
       Surface here = wall.surfaces().get(segment);
       int beside =
           at.equals(wall.start(segment))
               ? segment - 1
               : at.equals(wall.end(segment)) ? segment + 1 : segment;
       if (beside == segment || beside < 0 || beside >= wall.segmentCount()) {
-        return here.name();
+        return Place.on(here);
       }
       Surface there = wall.surfaces().get(beside);
-      if (here.part() == Part.THROAT || there.name().equals(here.name())) {
-        return here.name();
+      if (here.part() == Part.THROAT) {
+        return Place.on(here);
       }
       if (there.part() == Part.THROAT) {
-        return there.name();
+        return Place.on(there);
       }
-      Surface first = beside < segment ? there : here;
-      Surface second = beside < segment ? here : there;
-      return first.name() + "/" + second.name().replaceFirst("^the ", "") + " edge";
+      return Place.between(
+          Place.Kind.EDGE, beside < segment ? there : here, beside < segment ? here : there);
     }
   }
 }

@@ -1,18 +1,21 @@
 package finebore.flow;
 
+import finebore.code.Coded;
+import finebore.section.Place;
 import finebore.section.Point;
+import java.util.Locale;
 
 /**
  * One part's share of what holds the air up at a lift.
  *
  * @param cause why
- * @param place where, in the trade's words
+ * @param place where
  * @param at where in the section
  * @param resistancePerMm4 its part of 1 / (effective area)^2, 1/mm4; negative where pressure is
  *     recovered
  * @param share its part of the whole, 1 for all
  */
-public record Loss(Cause cause, String place, Point at, double resistancePerMm4, double share) {
+public record Loss(Cause cause, Place place, Point at, double resistancePerMm4, double share) {
 
   Loss plus(double morePerMm4) {
     return new Loss(cause, place, at, resistancePerMm4 + morePerMm4, share);
@@ -23,34 +26,29 @@ public record Loss(Cause cause, String place, Point at, double resistancePerMm4,
   }
 
   /** Why air is held up. */
-  public enum Cause {
+  public enum Cause implements Coded {
     /** The speed the air needs to pass the gate at all. */
-    GATE("speed through the gate"),
+    GATE,
     /** The seat side turns, so the jet narrows. */
-    SEAT_CORNER("corner on the seat side"),
+    SEAT_CORNER,
     /** The valve side turns, so the jet narrows. */
-    VALVE_CORNER("corner on the valve side"),
+    VALVE_CORNER,
     /** Rubbing along the land. */
-    FRICTION("friction along the land"),
+    FRICTION,
     /** Turning from the throat to the gate. */
-    BEND("turn out of the throat"),
+    BEND,
     /** The throat's sharp edge narrows the stream before it reaches the gate. */
-    LIP("sharp edge below the seat"),
+    LIP,
     /** A ridge in the way of the jet. */
-    RIDGE("ridge in the stream"),
+    RIDGE,
     /** A widening passage gives pressure back. */
-    RECOVERY("pressure recovered past the gate"),
+    RECOVERY,
     /** The port behind the throat. */
-    PORT("the port");
+    PORT;
 
-    private final String words;
-
-    Cause(String words) {
-      this.words = words;
-    }
-
-    public String words() {
-      return words;
+    @Override
+    public String code() {
+      return "loss." + name().toLowerCase(Locale.ROOT);
     }
   }
 }

@@ -1,8 +1,10 @@
 package finebore.flow;
 
 import finebore.flow.Loss.Cause;
+import finebore.section.Place;
 import finebore.section.Point;
 import finebore.section.Profile;
+import finebore.section.Surface;
 import finebore.section.Surface.Part;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -129,7 +131,7 @@ public record Losses(
       Loss other = parts.get(i);
       if (other.cause() == loss.cause()
           && other.at().equals(loss.at())
-          && other.place().equals(loss.place())) {
+          && other.place().soundsLike(loss.place())) {
         parts.set(i, other.plus(resistance));
         return;
       }
@@ -218,12 +220,12 @@ public record Losses(
       }
       add(
           Cause.FRICTION,
-          metal.surfaces().get(curtain.metalSegment()).name(),
+          Place.on(metal.surfaces().get(curtain.metalSegment())),
           curtain.onMetal(),
           k.friction() * land / gap * perGate);
       add(
           Cause.RECOVERY,
-          metal.surfaces().get(curtain.metalSegment()).name(),
+          Place.on(metal.surfaces().get(curtain.metalSegment())),
           curtain.onMetal(),
           -filled * k.recovery() * widening(land) * perGate);
       ridges();
@@ -231,7 +233,7 @@ public record Losses(
       double perThroat = 1 / (setting.throatAreaMm2() * setting.throatAreaMm2());
       add(
           Cause.PORT,
-          "behind the throat",
+          Place.behind(metal.surfaces().getLast()),
           metal.points().getLast(),
           setting.calibration().portLoss() * perThroat);
       contraction = c;
@@ -245,7 +247,7 @@ public record Losses(
       return (1 - filled) / (c * c) + filled * (1 / c - 1) * (1 / c - 1);
     }
 
-    private void add(Cause cause, String place, Point at, double resistance) {
+    private void add(Cause cause, Place place, Point at, double resistance) {
       found.add(new Loss(cause, place, at, resistance, 0));
     }
 
@@ -286,18 +288,18 @@ public record Losses(
       double total = turning.mean(window);
       for (Turning.Corner corner : turning.corners()) {
         double part = corner.turn() * Turning.weight(corner.distanceMm(), window) / total;
-        add(cause, cornerName(wall, corner, step), corner.at(), resistance * part);
+        add(cause, cornerPlace(wall, corner, step), corner.at(), resistance * part);
       }
     }
 
     /** A corner is named by the two surfaces that meet there. */
-    private String cornerName(Profile wall, Turning.Corner corner, int step) {
-      String after = wall.surfaces().get(corner.segment()).name();
+    private Place cornerPlace(Profile wall, Turning.Corner corner, int step) {
+      Surface after = wall.surfaces().get(corner.segment());
       int before = corner.segment() - step;
       boolean atCorner =
           before >= 0 && before < wall.segmentCount() && !corner.at().equals(curtain.onMetal());
-      String other = atCorner ? wall.surfaces().get(before).name() : after;
-      return other.equals(after) ? after : other + " to " + after;
+      Surface other = atCorner ? wall.surfaces().get(before) : after;
+      return Place.between(Place.Kind.TURN, other, after);
     }
 
     /** Length of wall past the gate that still guides the stream, mm. */
@@ -362,7 +364,7 @@ public record Losses(
         double blocked = -Math.expm1(-height / (0.3 * gap));
         double detached = 1 / (1 + Math.pow(gap / (k.ridgeDetach() * corner.distanceMm()), 8));
         double loss = k.ridge() * Math.sin(into) * Math.pow(pinch, 4) * blocked * detached;
-        add(Cause.RIDGE, metal.surfaces().get(corner.segment()).name(), top, loss * perGate);
+        add(Cause.RIDGE, Place.on(metal.surfaces().get(corner.segment())), top, loss * perGate);
       }
     }
 

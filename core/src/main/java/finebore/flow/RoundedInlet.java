@@ -20,8 +20,7 @@ public final class RoundedInlet {
    */
   public static double loss(double radiusOverOpening) {
     if (!(radiusOverOpening >= 0)) {
-      throw new IllegalArgumentException(
-          "radius over opening must be 0 or more, was " + radiusOverOpening);
+      throw new IllegalArgumentException("radiusOverOpening: " + radiusOverOpening);
     }
     for (int k = 1; k < RADIUS.length; k++) {
       if (radiusOverOpening < RADIUS[k]) {

@@ -13,7 +13,7 @@ import java.util.List;
 public record Sectors(List<Sector> sectors) {
 
   /** The same all round, as in a calculation without a port bend. */
-  public static final Sectors EVEN = new Sectors(List.of(new Sector("all round", 1, 1)));
+  public static final Sectors EVEN = new Sectors(List.of(new Sector("allRound", 1, 1)));
 
   /**
    * A bent port: the long side discharges 0.72 where the short side does 0.65; half the circle
@@ -21,18 +21,16 @@ public record Sectors(List<Sector> sectors) {
    */
   public static final Sectors BENT_PORT =
       new Sectors(
-          List.of(new Sector("long side", 0.5, 1), new Sector("short side", 0.5, 0.65 / 0.72)));
+          List.of(new Sector("longSide", 0.5, 1), new Sector("shortSide", 0.5, 0.65 / 0.72)));
 
   /** One part of the circle: its name, its share, and its discharge relative to the freest. */
   public record Sector(String name, double share, double relative) {
     public Sector {
       if (!(share > 0 && share <= 1)) {
-        throw new IllegalArgumentException(
-            "a sector's share must be above 0 and at most 1, was " + share);
+        throw new IllegalArgumentException("share: " + share);
       }
       if (!(relative >= 0 && relative <= 1)) {
-        throw new IllegalArgumentException(
-            "a sector's relative discharge must be 0 to 1, was " + relative);
+        throw new IllegalArgumentException("relative: " + relative);
       }
     }
   }
@@ -41,7 +39,7 @@ public record Sectors(List<Sector> sectors) {
     sectors = List.copyOf(sectors);
     double sum = sectors.stream().mapToDouble(Sector::share).sum();
     if (Math.abs(sum - 1) > 1e-9) {
-      throw new IllegalArgumentException("the shares of the sectors must add up to 1, were " + sum);
+      throw new IllegalArgumentException("shares: " + sum);
     }
   }
 

@@ -1,5 +1,9 @@
 package finebore.flow;
 
+import finebore.code.RuleViolation;
+import finebore.code.Term;
+import finebore.units.Dimension;
+
 /**
  * The air of a flow test.
  *
@@ -23,14 +27,12 @@ public record TestConditions(double depressionPa, double densityKgM3, double pre
 
   public TestConditions {
     if (!(depressionPa > 0 && depressionPa < pressurePa)) {
-      throw new IllegalArgumentException(
-          "depression must be more than 0 and less than the room's "
-              + pressurePa
-              + " Pa, was "
-              + depressionPa);
+      throw RuleViolation.of("depressionBelowRoom")
+          .with("value", new Term.Figure(Dimension.PRESSURE, depressionPa))
+          .with("room", new Term.Figure(Dimension.BAROMETER, pressurePa));
     }
     if (!(densityKgM3 > 0.5 && densityKgM3 < 2)) {
-      throw new IllegalArgumentException("air density must be 0.5 to 2 kg/m3, was " + densityKgM3);
+      throw new IllegalArgumentException("densityKgM3: " + densityKgM3);
     }
   }
 

@@ -1,31 +1,34 @@
 package finebore.found;
 
-import finebore.units.UnitSystem;
+import finebore.code.Message;
+import finebore.code.Term;
+import java.util.Locale;
 
 /**
  * Two readings that cannot both be right. The first is set aside until it is mended; nothing else
  * waits for it.
  *
+ * @param kind which two
  * @param measure the reading that is set aside
  * @param value its value, mm
- * @param relation what it would have to be to the other: "larger than"
- * @param other what it is held against
- * @param otherValue value of that, mm
+ * @param otherValue value of what it is held against, mm
  */
-public record Contradiction(
-    Measure measure, double value, String relation, String other, double otherValue) {
+public record Contradiction(Kind kind, Measure measure, double value, double otherValue) {
 
-  /** The contradiction in a sentence, both values in it. */
-  public String words(UnitSystem units) {
-    return measure.inWords()
-        + " "
-        + units.lengthText(value)
-        + " is "
-        + relation
-        + " "
-        + other
-        + " "
-        + units.lengthText(otherValue)
-        + ": measure again. Set aside until then.";
+  /** How two readings can contradict each other. */
+  public enum Kind {
+    THROAT_PAST_SEAT,
+    WIDER_THAN_ROOM,
+    RING_WITHIN_VALVE,
+    RING_WITHIN_SEAT,
+    RING_FLOOR_ABOVE_SEAT
+  }
+
+  /** Both readings and what is wrong between them. */
+  public Message message() {
+    return Message.of("contradiction." + kind.name().toLowerCase(Locale.ROOT))
+        .with("measure", measure)
+        .with("value", Term.length(value))
+        .with("other", Term.length(otherValue));
   }
 }

@@ -1,5 +1,6 @@
 package finebore.found;
 
+import finebore.units.Dimension;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -38,7 +39,7 @@ public final class Family {
   public static List<Outlier> outliers(Map<String, SeatReadings> seats) {
     List<Outlier> outliers = new ArrayList<>();
     for (Measure measure : Measure.values()) {
-      if (measure.kind() == Measure.Kind.CLOCK) {
+      if (measure.dimension() == Dimension.CLOCK) {
         continue;
       }
       Map<String, Double> values = new LinkedHashMap<>();

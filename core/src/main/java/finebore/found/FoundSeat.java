@@ -25,7 +25,7 @@ import java.util.stream.Stream;
  * @param seat the seat with its mean throat
  * @param throatsMm throat diameters by clock position, hours 0 to 6; empty when none was read
  * @param runout offset of the old seat from the guide
- * @param ledge where the bowl stands in under the throat, as core shift leaves it
+ * @param coreShift where the bowl stands in under the throat, as core shift leaves it
  * @param ring its insert, if it has one
  * @param water where the jacket is known to lie
  * @param assumed what stands in for readings not taken
@@ -35,7 +35,7 @@ public record FoundSeat(
     Seat seat,
     Map<Double, Double> throatsMm,
     Offset runout,
-    Offset ledge,
+    Offset coreShift,
     Optional<Ring> ring,
     List<WaterReading> water,
     List<Assumed> assumed,
@@ -86,7 +86,7 @@ public record FoundSeat(
 
   /** Whether the section is the same at every clock position. */
   public boolean isRound() {
-    return throatsMm.size() < 2 && runout.mm() == 0 && ledge.mm() == 0;
+    return throatsMm.size() < 2 && runout.mm() == 0 && coreShift.mm() == 0;
   }
 
   /**
@@ -97,9 +97,9 @@ public record FoundSeat(
     if (isRound()) {
       return List.of();
     }
-    double first = runout.mm() > 0 ? runout.clock() : ledge.mm() > 0 ? ledge.clock() : 12;
+    double first = runout.mm() > 0 ? runout.clock() : coreShift.mm() > 0 ? coreShift.clock() : 12;
     boolean square =
-        ledge.mm() > 0
+        coreShift.mm() > 0
             || throatsMm.values().stream()
                 .anyMatch(d -> Math.abs(d - seat.throatDiameterMm()) > OUT_OF_ROUND_MM);
     return (square ? Stream.of(0, 3, 6, 9) : Stream.of(0, 6))
@@ -127,20 +127,20 @@ public record FoundSeat(
     return below.getValue() + t * (above.getValue() - below.getValue());
   }
 
-  /** The section with everything at its mean: no offset, no ledge. */
+  /** The section with everything at its mean: no offset, no coreShift. */
   public SeatSection section() {
     return SeatSection.of(seat, Tolerance.FINE);
   }
 
   /**
    * The found wall at a clock position: the seat moved by its offset from the guide, the throat at
-   * its diameter there, the bowl moved against its ledge.
+   * its diameter there, the bowl moved against its coreShift.
    */
   public Profile wallAt(double clock) {
     double throat = Math.min(throatAt(clock), seat.outsideDiameterMm() - 0.01);
-    Profile round = SeatSection.of(seat.withThroat(throat), Tolerance.FINE).profile();
+    Profile round = SeatSection.of(seat.withThroatDiameter(throat), Tolerance.FINE).profile();
     double shift = runout.toward(clock);
-    double in = ledge.toward(clock);
+    double in = coreShift.toward(clock);
     List<Point> points = new ArrayList<>();
     for (int k = 0; k < round.points().size(); k++) {
       boolean bowl = k > 0 && round.surfaces().get(k - 1).part() == Part.BOWL;
@@ -172,31 +172,31 @@ public record FoundSeat(
               ? Math.min(kind.throatDiameterMm(), outside - 0.5)
               : throats.values().stream().mapToDouble(d -> d).average().orElseThrow();
       if (throats.isEmpty()) {
-        assumed.add(new Assumed(Measure.THROAT_12, throat, "as the others of its kind"));
+        assumed.add(new Assumed(Measure.THROAT_12, throat, Assumed.Basis.AS_ITS_KIND));
       }
       double angle = or(Measure.SEAT_ANGLE, kind.sealingCut().angleDeg());
       double width = width(angle, outside, throat);
       Seat seat =
-          kind.withThroat(Math.min(throat, kind.outsideDiameterMm() - 0.01))
+          kind.withThroatDiameter(Math.min(throat, kind.outsideDiameterMm() - 0.01))
               .withCut(kind.sealing(), new Cut(angle, width))
-              .withOutsideDiameter(outside)
-              .withThroat(throat)
-              .withDepth(or(Measure.SEAT_DEPTH, kind.depthMm()))
+              .withOutsideDiameterMm(outside)
+              .withThroatDiameter(throat)
+              .withDepthMm(or(Measure.SEAT_DEPTH, kind.depthMm()))
               .withBowl(
                   or(Measure.BOWL_DIAMETER, kind.bowlDiameterMm()),
                   or(Measure.BOWL_DEPTH, kind.bowlDepthMm()))
-              .withRoofAngle(or(Measure.ROOF_ANGLE, kind.roofAngleDeg()));
+              .withRoofAngleDeg(or(Measure.ROOF_ANGLE, kind.roofAngleDeg()));
       Offset runout = offset(Measure.RUNOUT, Measure.RUNOUT_CLOCK);
-      Offset ledge = offset(Measure.LEDGE, Measure.LEDGE_CLOCK);
+      Offset coreShift = offset(Measure.CORE_SHIFT, Measure.CORE_SHIFT_CLOCK);
       Optional<Ring> ring = ring(seat);
       return new FoundSeat(
-          seat, throats, runout, ledge, ring, water(seat), assumed, contradictions);
+          seat, throats, runout, coreShift, ring, water(seat), assumed, contradictions);
     }
 
     private double or(Measure measure, double otherwise) {
       OptionalDouble value = readings.value(measure);
       if (value.isEmpty()) {
-        assumed.add(new Assumed(measure, otherwise, "as the others of its kind"));
+        assumed.add(new Assumed(measure, otherwise, Assumed.Basis.AS_ITS_KIND));
       }
       return value.orElse(otherwise);
     }
@@ -210,8 +210,7 @@ public record FoundSeat(
         double value = readings.value(measure).getAsDouble();
         if (value >= outside) {
           contradictions.add(
-              new Contradiction(
-                  measure, value, "not smaller than", "the seat's outside diameter", outside));
+              new Contradiction(Contradiction.Kind.THROAT_PAST_SEAT, measure, value, outside));
         } else {
           throats.put(measure.throatClock(), value);
         }
@@ -224,12 +223,7 @@ public record FoundSeat(
       double width = or(Measure.SEAT_WIDTH, Math.min(kind.sealingCut().widthMm(), room));
       if (readings.value(Measure.SEAT_WIDTH).isPresent() && width > room + DOUBT_MM) {
         contradictions.add(
-            new Contradiction(
-                Measure.SEAT_WIDTH,
-                width,
-                "wider than",
-                "the room between outside and throat",
-                room));
+            new Contradiction(Contradiction.Kind.WIDER_THAN_ROOM, Measure.SEAT_WIDTH, width, room));
         return Math.min(kind.sealingCut().widthMm(), room);
       }
       return width;
@@ -243,7 +237,7 @@ public record FoundSeat(
     private double or0(Measure size) {
       OptionalDouble value = readings.value(size);
       if (value.isEmpty()) {
-        assumed.add(new Assumed(size, 0, "not measured, taken as none"));
+        assumed.add(new Assumed(size, 0, Assumed.Basis.NONE));
       }
       return value.orElse(0);
     }
@@ -257,10 +251,11 @@ public record FoundSeat(
       if (outside < least) {
         contradictions.add(
             new Contradiction(
+                head >= seat.outsideDiameterMm()
+                    ? Contradiction.Kind.RING_WITHIN_VALVE
+                    : Contradiction.Kind.RING_WITHIN_SEAT,
                 Measure.RING_OUTSIDE,
                 outside,
-                "smaller than",
-                head >= seat.outsideDiameterMm() ? "the valve" : "the seat's outside diameter",
                 least));
         return Optional.empty();
       }
@@ -269,12 +264,15 @@ public record FoundSeat(
       if (floor < seat.depthMm() + 0.5) {
         contradictions.add(
             new Contradiction(
-                Measure.RING_DEPTH, floor, "not below", "the seat's depth", seat.depthMm()));
+                Contradiction.Kind.RING_FLOOR_ABOVE_SEAT,
+                Measure.RING_DEPTH,
+                floor,
+                seat.depthMm()));
         floor = below;
       }
       double fit = readings.value(Measure.RING_FIT).orElse(USUAL_FIT_MM);
       if (readings.value(Measure.RING_FIT).isEmpty()) {
-        assumed.add(new Assumed(Measure.RING_FIT, USUAL_FIT_MM, "common practice, no source"));
+        assumed.add(new Assumed(Measure.RING_FIT, USUAL_FIT_MM, Assumed.Basis.COMMON_PRACTICE));
       }
       return Optional.of(
           new Ring(

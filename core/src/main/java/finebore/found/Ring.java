@@ -1,7 +1,8 @@
 package finebore.found;
 
-import finebore.section.Bounds;
+import finebore.quantity.Quantity;
 import finebore.section.Region;
+import io.soabase.recordbuilder.core.RecordBuilder;
 
 /**
  * An insert ring in section.
@@ -13,20 +14,26 @@ import finebore.section.Region;
  * @param fitMm press fit on the diameter
  * @param material what it is of, free text
  */
+@RecordBuilder
 public record Ring(
     double outsideDiameterMm,
     double insideDiameterMm,
     double floorMm,
     double heightMm,
     double fitMm,
-    String material) {
+    String material)
+    implements RingBuilder.With {
+
+  /** A ring thinner than this on the diameter is none, mm. */
+  private static final double LEAST_WALL_MM = 0.5;
 
   public Ring {
-    Bounds.check("ring outside diameter", outsideDiameterMm, 8, 220, "mm");
-    Bounds.check("ring inside diameter", insideDiameterMm, 3, outsideDiameterMm - 0.5, "mm");
-    Bounds.check("ring floor below the head face", floorMm, 0.5, 80, "mm");
-    Bounds.check("ring height", heightMm, 0.5, 60, "mm");
-    Bounds.check("ring press fit", fitMm, 0, 0.5, "mm");
+    Quantity.RING_OUTSIDE.check(outsideDiameterMm);
+    Quantity.RING_BORE.checkWithin(
+        insideDiameterMm, Quantity.RING_BORE.min(), outsideDiameterMm - LEAST_WALL_MM);
+    Quantity.RING_FLOOR.check(floorMm);
+    Quantity.RING_HEIGHT.check(heightMm);
+    Quantity.RING_FIT.check(fitMm);
   }
 
   /** Height of its floor in the section, mm. */

@@ -1,6 +1,6 @@
 package finebore.head;
 
-import finebore.section.Bounds;
+import finebore.quantity.Quantity;
 
 /** How far a chamber wall must stand off a valve to leave it free. */
 public final class Unshrouding {
@@ -18,7 +18,7 @@ public final class Unshrouding {
    * @param coefficient local discharge coefficient, 0 to 1
    */
   public static double radius(double valveRadius, double chamberDepth, double coefficient) {
-    Bounds.check("discharge coefficient", coefficient, 0, 1, "");
+    Quantity.DISCHARGE.check(coefficient);
     return valveRadius + chamberDepth * coefficient;
   }
 

@@ -1,6 +1,7 @@
 package finebore.job;
 
-import finebore.section.Bounds;
+import finebore.quantity.Quantity;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
@@ -18,6 +19,7 @@ import java.util.OptionalDouble;
  * @param valveSpacingMm distance between the axes of an intake and its exhaust neighbour, if
  *     measured
  */
+@RecordBuilder
 public record Engine(
     int cylinders,
     int intakesPerCylinder,
@@ -26,82 +28,18 @@ public record Engine(
     double strokeMm,
     double rpm,
     OptionalDouble targetHp,
-    OptionalDouble valveSpacingMm) {
+    OptionalDouble valveSpacingMm)
+    implements EngineBuilder.With {
 
   public Engine {
-    Bounds.check("cylinders", cylinders, 1, 16, "");
-    Bounds.check("intake valves per cylinder", intakesPerCylinder, 1, 4, "");
-    Bounds.check("exhaust valves per cylinder", exhaustsPerCylinder, 1, 4, "");
-    Bounds.check("bore", boreMm, 20, 500, "");
-    Bounds.check("stroke", strokeMm, 10, 800, "");
-    Bounds.check("rpm", rpm, 100, 30_000, "");
-    targetHp.ifPresent(hp -> Bounds.check("target power", hp, 1, 20_000, ""));
-    valveSpacingMm.ifPresent(mm -> Bounds.check("valve spacing", mm, 5, 300, ""));
-  }
-
-  public Engine withCylinders(int changed) {
-    return new Engine(
-        changed,
-        intakesPerCylinder,
-        exhaustsPerCylinder,
-        boreMm,
-        strokeMm,
-        rpm,
-        targetHp,
-        valveSpacingMm);
-  }
-
-  public Engine withValves(int intakes, int exhausts) {
-    return new Engine(
-        cylinders, intakes, exhausts, boreMm, strokeMm, rpm, targetHp, valveSpacingMm);
-  }
-
-  public Engine withRpm(double changed) {
-    return new Engine(
-        cylinders,
-        intakesPerCylinder,
-        exhaustsPerCylinder,
-        boreMm,
-        strokeMm,
-        changed,
-        targetHp,
-        valveSpacingMm);
-  }
-
-  public Engine withBoreAndStroke(double bore, double stroke) {
-    return new Engine(
-        cylinders,
-        intakesPerCylinder,
-        exhaustsPerCylinder,
-        bore,
-        stroke,
-        rpm,
-        targetHp,
-        valveSpacingMm);
-  }
-
-  public Engine withTargetHp(OptionalDouble changed) {
-    return new Engine(
-        cylinders,
-        intakesPerCylinder,
-        exhaustsPerCylinder,
-        boreMm,
-        strokeMm,
-        rpm,
-        changed,
-        valveSpacingMm);
-  }
-
-  public Engine withValveSpacing(OptionalDouble changed) {
-    return new Engine(
-        cylinders,
-        intakesPerCylinder,
-        exhaustsPerCylinder,
-        boreMm,
-        strokeMm,
-        rpm,
-        targetHp,
-        changed);
+    Quantity.CYLINDERS.check(cylinders);
+    Quantity.INTAKES_PER_CYLINDER.check(intakesPerCylinder);
+    Quantity.EXHAUSTS_PER_CYLINDER.check(exhaustsPerCylinder);
+    Quantity.BORE.check(boreMm);
+    Quantity.STROKE.check(strokeMm);
+    Quantity.ENGINE_SPEED.check(rpm);
+    Quantity.TARGET_POWER.check(targetHp);
+    Quantity.VALVE_SPACING.check(valveSpacingMm);
   }
 
   public int valvesPerCylinder(Port port) {

@@ -1,7 +1,12 @@
 package finebore.job;
 
+import finebore.code.RuleViolation;
+import finebore.code.Term;
 import finebore.flow.CamLift;
-import finebore.section.Bounds;
+import finebore.quantity.Quantity;
+import finebore.quantity.Setting;
+import finebore.valve.Pairing;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
@@ -17,13 +22,15 @@ import java.util.OptionalDouble;
  * @param retainerToSealMm clearance from spring retainer to stem seal with the found valve closed,
  *     if measured
  */
+@RecordBuilder
 public record Group(
     Pairing found,
     List<Plan> plans,
     int chosen,
     CamLift cam,
     OptionalDouble axisFromBoreMm,
-    OptionalDouble retainerToSealMm) {
+    OptionalDouble retainerToSealMm)
+    implements GroupBuilder.With {
 
   /** More variants than this cannot stand side by side. */
   public static final int MOST_PLANS = 3;
@@ -31,16 +38,17 @@ public record Group(
   public Group {
     plans = List.copyOf(plans);
     if (plans.isEmpty() || plans.size() > MOST_PLANS) {
-      throw new IllegalArgumentException(
-          "a group needs 1 to " + MOST_PLANS + " plans, had " + plans.size());
+      throw RuleViolation.of("plansInGroup")
+          .with("most", Term.count(MOST_PLANS))
+          .with("value", Term.count(plans.size()));
     }
     if (chosen < 0 || chosen >= plans.size()) {
-      throw new IllegalArgumentException(
-          "the chosen plan must be one of " + plans.size() + ", was number " + (chosen + 1));
+      throw RuleViolation.of("chosenPlan")
+          .with("plans", Term.count(plans.size()))
+          .with("value", Term.count(chosen + 1));
     }
-    axisFromBoreMm.ifPresent(
-        mm -> Bounds.check("distance from valve axis to bore axis", mm, 0, 250, "mm"));
-    retainerToSealMm.ifPresent(mm -> Bounds.check("retainer to seal clearance", mm, 0, 60, "mm"));
+    Quantity.AXIS_FROM_BORE.check(axisFromBoreMm);
+    Quantity.RETAINER_TO_SEAL.check(retainerToSealMm);
   }
 
   /** A group with one plan, brought in by the usual operations. */
@@ -67,10 +75,6 @@ public record Group(
     return plan().wanted();
   }
 
-  public Group withFound(Pairing changed) {
-    return new Group(changed, plans, chosen, cam, axisFromBoreMm, retainerToSealMm);
-  }
-
   public Group withPlanned(Pairing changed) {
     return withPlan(plan().withWanted(changed));
   }
@@ -86,6 +90,34 @@ public record Group(
     return new Group(found, changed, choose, cam, axisFromBoreMm, retainerToSealMm);
   }
 
+  /** The numbers of a group that belong to no single seat. */
+  public static final List<Setting<Group>> FIGURES =
+      List.of(
+          Setting.number(
+              "maxLiftMm",
+              "cam.lift",
+              Quantity.CAM_LIFT,
+              g -> g.cam.maxLiftMm(),
+              (g, mm) -> g.withCam(new CamLift(mm, g.cam.durationDeg()))),
+          Setting.number(
+              "durationDeg",
+              "cam.duration",
+              Quantity.CAM_DURATION,
+              g -> g.cam.durationDeg(),
+              (g, deg) -> g.withCam(new CamLift(g.cam.maxLiftMm(), deg))),
+          Setting.optional(
+              "axisFromBoreMm",
+              "group.axisFromBore",
+              Quantity.AXIS_FROM_BORE,
+              Group::axisFromBoreMm,
+              Group::withAxisFromBoreMm),
+          Setting.optional(
+              "retainerToSealMm",
+              "group.retainerToSeal",
+              Quantity.RETAINER_TO_SEAL,
+              Group::retainerToSealMm,
+              Group::withRetainerToSealMm));
+
   /** With a copy of the chosen plan as a further variant, which becomes the chosen one. */
   public Group withVariant() {
     List<Plan> more = new ArrayList<>(plans);
@@ -98,17 +130,5 @@ public record Group(
     List<Plan> fewer = new ArrayList<>(plans);
     fewer.remove(chosen);
     return withPlans(fewer, Math.max(0, chosen - 1));
-  }
-
-  public Group withCam(CamLift changed) {
-    return new Group(found, plans, chosen, changed, axisFromBoreMm, retainerToSealMm);
-  }
-
-  public Group withAxisFromBore(OptionalDouble changed) {
-    return new Group(found, plans, chosen, cam, changed, retainerToSealMm);
-  }
-
-  public Group withRetainerToSeal(OptionalDouble changed) {
-    return new Group(found, plans, chosen, cam, axisFromBoreMm, changed);
   }
 }

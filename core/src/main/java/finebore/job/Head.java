@@ -2,7 +2,10 @@ package finebore.job;
 
 import finebore.found.Measure;
 import finebore.found.SeatReadings;
-import finebore.section.Bounds;
+import finebore.quantity.Quantity;
+import finebore.quantity.Setting;
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -19,6 +22,7 @@ import java.util.TreeMap;
  * @param layout where things lie, if measured
  * @param readings of each seat by its label; seats nobody has measured are not in it
  */
+@RecordBuilder
 public record Head(
     OptionalDouble newThicknessMm,
     OptionalDouble thicknessMm,
@@ -26,7 +30,8 @@ public record Head(
     OptionalDouble chamberCc,
     OptionalDouble compressionRatio,
     Optional<HeadLayout> layout,
-    Map<String, SeatReadings> readings) {
+    Map<String, SeatReadings> readings)
+    implements HeadBuilder.With {
 
   /** A head nobody has measured. */
   public static final Head UNKNOWN =
@@ -39,22 +44,43 @@ public record Head(
           Optional.empty(),
           Map.of());
 
-  /** One number read of the head as a whole. */
-  public enum Figure {
-    NEW_THICKNESS,
-    THICKNESS,
-    LEAST_THICKNESS,
-    CHAMBER,
-    COMPRESSION
-  }
+  /** The numbers read of the head as a whole. */
+  public static final List<Setting<Head>> FIGURES =
+      List.of(
+          Setting.optional(
+              "newThicknessMm",
+              "head.thicknessNew",
+              Quantity.HEAD_THICKNESS_NEW,
+              Head::newThicknessMm,
+              Head::withNewThicknessMm),
+          Setting.optional(
+              "thicknessMm",
+              "head.thickness",
+              Quantity.HEAD_THICKNESS,
+              Head::thicknessMm,
+              Head::withThicknessMm),
+          Setting.optional(
+              "leastThicknessMm",
+              "head.thicknessLeast",
+              Quantity.HEAD_THICKNESS_LEAST,
+              Head::leastThicknessMm,
+              Head::withLeastThicknessMm),
+          Setting.optional(
+              "chamberCc", "head.chamber", Quantity.CHAMBER, Head::chamberCc, Head::withChamberCc),
+          Setting.optional(
+              "compressionRatio",
+              "head.compression",
+              Quantity.COMPRESSION,
+              Head::compressionRatio,
+              Head::withCompressionRatio));
 
   public Head {
     readings = Map.copyOf(readings);
-    newThicknessMm.ifPresent(mm -> Bounds.check("head thickness when new", mm, 10, 500, "mm"));
-    thicknessMm.ifPresent(mm -> Bounds.check("head thickness", mm, 10, 500, "mm"));
-    leastThicknessMm.ifPresent(mm -> Bounds.check("least head thickness", mm, 10, 500, "mm"));
-    chamberCc.ifPresent(cc -> Bounds.check("chamber volume", cc, 1, 2000, "cm3"));
-    compressionRatio.ifPresent(n -> Bounds.check("compression ratio", n, 3, 30, ""));
+    Quantity.HEAD_THICKNESS_NEW.check(newThicknessMm);
+    Quantity.HEAD_THICKNESS.check(thicknessMm);
+    Quantity.HEAD_THICKNESS_LEAST.check(leastThicknessMm);
+    Quantity.CHAMBER.check(chamberCc);
+    Quantity.COMPRESSION.check(compressionRatio);
   }
 
   public SeatReadings readingsOf(String seat) {
@@ -75,38 +101,6 @@ public record Head(
         : OptionalDouble.empty();
   }
 
-  public OptionalDouble figure(Figure figure) {
-    return switch (figure) {
-      case NEW_THICKNESS -> newThicknessMm;
-      case THICKNESS -> thicknessMm;
-      case LEAST_THICKNESS -> leastThicknessMm;
-      case CHAMBER -> chamberCc;
-      case COMPRESSION -> compressionRatio;
-    };
-  }
-
-  public Head with(Figure figure, OptionalDouble value) {
-    return new Head(
-        figure == Figure.NEW_THICKNESS ? value : newThicknessMm,
-        figure == Figure.THICKNESS ? value : thicknessMm,
-        figure == Figure.LEAST_THICKNESS ? value : leastThicknessMm,
-        figure == Figure.CHAMBER ? value : chamberCc,
-        figure == Figure.COMPRESSION ? value : compressionRatio,
-        layout,
-        readings);
-  }
-
-  public Head withLayout(HeadLayout changed) {
-    return new Head(
-        newThicknessMm,
-        thicknessMm,
-        leastThicknessMm,
-        chamberCc,
-        compressionRatio,
-        Optional.of(changed),
-        readings);
-  }
-
   /** With a reading of one seat taken, or taken back. */
   public Head withReading(String seat, Measure measure, OptionalDouble value) {
     return withReadings(seat, readingsOf(seat).with(measure, value));
@@ -119,7 +113,6 @@ public record Head(
     } else {
       all.put(seat, changed);
     }
-    return new Head(
-        newThicknessMm, thicknessMm, leastThicknessMm, chamberCc, compressionRatio, layout, all);
+    return withReadings(all);
   }
 }

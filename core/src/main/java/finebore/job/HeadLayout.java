@@ -1,6 +1,7 @@
 package finebore.job;
 
-import finebore.section.Bounds;
+import finebore.quantity.Quantity;
+import io.soabase.recordbuilder.core.RecordBuilder;
 
 /**
  * Where things lie in the plan view of the head, seen from the chamber. Each bore has its own
@@ -16,6 +17,7 @@ import finebore.section.Bounds;
  * @param intakeTiltDeg lean of the intake guides from upright
  * @param exhaustTiltDeg lean of the exhaust guides
  */
+@RecordBuilder
 public record HeadLayout(
     int cylindersPerHead,
     double boreSpacingMm,
@@ -25,77 +27,24 @@ public record HeadLayout(
     double plugYMm,
     double plugMm,
     double intakeTiltDeg,
-    double exhaustTiltDeg) {
+    double exhaustTiltDeg)
+    implements HeadLayoutBuilder.With {
 
   public HeadLayout {
-    Bounds.check("cylinders in one head", cylindersPerHead, 1, 16, "");
-    Bounds.check("bore spacing", boreSpacingMm, 20, 800, "mm");
-    Bounds.check("fire ring diameter", fireRingMm, 15, 600, "mm");
-    Bounds.check("direction from intake to exhaust", valveLineDeg, 0, 180, "degrees");
-    Bounds.check("plug along the head", plugXMm, -200, 200, "mm");
-    Bounds.check("plug across the head", plugYMm, -200, 200, "mm");
-    Bounds.check("plug thread", plugMm, 5, 40, "mm");
-    Bounds.check("tilt of the intake guides", intakeTiltDeg, -60, 60, "degrees");
-    Bounds.check("tilt of the exhaust guides", exhaustTiltDeg, -60, 60, "degrees");
+    Quantity.CYLINDERS_PER_HEAD.check(cylindersPerHead);
+    Quantity.BORE_SPACING.check(boreSpacingMm);
+    Quantity.FIRE_RING.check(fireRingMm);
+    Quantity.VALVE_LINE.check(valveLineDeg);
+    Quantity.PLUG_ALONG.check(plugXMm);
+    Quantity.PLUG_ACROSS.check(plugYMm);
+    Quantity.PLUG_THREAD.check(plugMm);
+    Quantity.INTAKE_LEAN.check(intakeTiltDeg);
+    Quantity.EXHAUST_LEAN.check(exhaustTiltDeg);
   }
 
   /** What is taken while nobody has measured it: drawn from the bore. */
   public static HeadLayout about(Engine engine) {
     double bore = engine.boreMm();
     return new HeadLayout(engine.cylinders(), bore * 1.1, bore + 2, 90, 0.3 * bore, 0, 14, 0, 0);
-  }
-
-  /** With other bores: how many a head covers, and how far apart. */
-  public HeadLayout withBores(int perHead, double spacingMm) {
-    return new HeadLayout(
-        perHead,
-        spacingMm,
-        fireRingMm,
-        valveLineDeg,
-        plugXMm,
-        plugYMm,
-        plugMm,
-        intakeTiltDeg,
-        exhaustTiltDeg);
-  }
-
-  public HeadLayout withFireRing(double mm) {
-    return new HeadLayout(
-        cylindersPerHead,
-        boreSpacingMm,
-        mm,
-        valveLineDeg,
-        plugXMm,
-        plugYMm,
-        plugMm,
-        intakeTiltDeg,
-        exhaustTiltDeg);
-  }
-
-  /** With the valves of a cylinder turned, and their guides leaning otherwise. */
-  public HeadLayout withValves(double lineDeg, double intakeDeg, double exhaustDeg) {
-    return new HeadLayout(
-        cylindersPerHead,
-        boreSpacingMm,
-        fireRingMm,
-        lineDeg,
-        plugXMm,
-        plugYMm,
-        plugMm,
-        intakeDeg,
-        exhaustDeg);
-  }
-
-  public HeadLayout withPlug(double xMm, double yMm, double threadMm) {
-    return new HeadLayout(
-        cylindersPerHead,
-        boreSpacingMm,
-        fireRingMm,
-        valveLineDeg,
-        xMm,
-        yMm,
-        threadMm,
-        intakeTiltDeg,
-        exhaustTiltDeg);
   }
 }

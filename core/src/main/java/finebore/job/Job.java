@@ -1,47 +1,81 @@
 package finebore.job;
 
 import finebore.bench.BenchBook;
+import finebore.found.FoundSeat;
 import finebore.job.Engine.SeatPlace;
-import finebore.units.UnitSystem;
+import finebore.units.Units;
+import finebore.valve.Pairing;
+import finebore.valve.Valve;
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 
 /**
- * A whole job. Immutable: every edit makes a new one.
+ * A whole job. Immutable: every edit makes a new one. Plans that nobody has set anything of follow
+ * the head as found in whatever job they are in.
  *
- * @param name the engine or customer's word for it
- * @param purpose what it is to be used for, free text
- * @param units how its numbers are shown
- * @param practice id of the practice its findings follow
+ * @param identity what it is called
+ * @param settings how it is looked at
  * @param engine the engine
  * @param head what was measured of the head
  * @param intake all intake seats
  * @param exhaust all exhaust seats
  * @param exceptions plans of single seats that do not follow their group, by label
- * @param test how flow is looked at
  * @param bench flow tests and the ranges of the bench
- * @param notes free text
  */
+@RecordBuilder
 public record Job(
-    String name,
-    String purpose,
-    UnitSystem units,
-    String practice,
+    JobIdentity identity,
+    JobSettings settings,
     Engine engine,
     Head head,
     Group intake,
     Group exhaust,
     Map<String, Plan> exceptions,
-    TestPlan test,
-    BenchBook bench,
-    String notes) {
+    BenchBook bench)
+    implements JobBuilder.With {
 
   public Job {
+    intake = following(intake, engine, head, Port.INTAKE);
+    exhaust = following(exhaust, engine, head, Port.EXHAUST);
     exceptions = Map.copyOf(exceptions);
-    if (name.isBlank() || name.length() > 200) {
-      throw new IllegalArgumentException(
-          "job name must have 1 to 200 characters, had " + name.length());
+  }
+
+  /** A group whose untouched plans are what its seats were found to be. */
+  private static Group following(Group group, Engine engine, Head head, Port port) {
+    if (group.plans().stream().noneMatch(Plan::follows)) {
+      return group;
     }
+    List<String> labels =
+        engine.seats().stream().filter(s -> s.port() == port).map(SeatPlace::label).toList();
+    Pairing typical = TypicalSeat.of(group.found(), head, labels);
+    return group.withPlans(group.plans().stream().map(p -> p.withFound(typical)).toList());
+  }
+
+  public String name() {
+    return identity.name();
+  }
+
+  public String purpose() {
+    return identity.purpose();
+  }
+
+  public String notes() {
+    return identity.notes();
+  }
+
+  public Units units() {
+    return settings.units();
+  }
+
+  public String practice() {
+    return settings.practice();
+  }
+
+  public TestPlan test() {
+    return settings.test();
   }
 
   public Group group(Port port) {
@@ -57,39 +91,79 @@ public record Job(
     return exceptions.containsKey(seat.label());
   }
 
+  /** All seats of one kind. */
+  public List<SeatPlace> seats(Port port) {
+    return engine.seats().stream().filter(s -> s.port() == port).toList();
+  }
+
+  /** The seats that follow the same plan as a seat, itself among them. */
+  public List<SeatPlace> alike(SeatPlace seat) {
+    return isException(seat)
+        ? List.of(seat)
+        : seats(seat.port()).stream().filter(s -> !isException(s)).toList();
+  }
+
+  /** One seat of each plan there is: the first that follows it. */
+  public List<SeatPlace> plans() {
+    List<SeatPlace> first = new ArrayList<>();
+    for (Port port : Port.values()) {
+      seats(port).stream().filter(s -> !isException(s)).findFirst().ifPresent(first::add);
+      seats(port).stream().filter(this::isException).forEach(first::add);
+    }
+    return first;
+  }
+
+  /** A seat as found, with its readings. */
+  public FoundSeat foundSeat(SeatPlace place) {
+    return FoundSeat.of(
+        group(place.port()).found().seat(),
+        head.readingsOf(place.label()),
+        foundValve(place).headDiameterMm());
+  }
+
+  /** The valve that was found on a seat, with what was measured of it. */
+  public Valve foundValve(SeatPlace place) {
+    return TypicalSeat.valve(
+        group(place.port()).found().valve(), List.of(head.readingsOf(place.label())));
+  }
+
+  /** What seats of a kind were found to be like, from all readings of them. */
+  public Pairing typical(Port port) {
+    return TypicalSeat.of(
+        group(port).found(), head, seats(port).stream().map(SeatPlace::label).toList());
+  }
+
   /** Where things lie in the head, as measured or as taken from the bore. */
   public HeadLayout layout() {
     return head.layout().orElseGet(() -> HeadLayout.about(engine));
   }
 
+  public Job withUnits(Units changed) {
+    return withSettings(settings.withUnits(changed));
+  }
+
+  public Job withPractice(String changed) {
+    return withSettings(settings.withPractice(changed));
+  }
+
+  public Job withTest(TestPlan changed) {
+    return withSettings(settings.withTest(changed));
+  }
+
+  public Job withName(String changed) {
+    return withIdentity(identity.withName(changed));
+  }
+
+  public Job withPurpose(String changed) {
+    return withIdentity(identity.withPurpose(changed));
+  }
+
+  public Job withNotes(String changed) {
+    return withIdentity(identity.withNotes(changed));
+  }
+
   public Job withGroup(Port port, Group changed) {
-    return port == Port.INTAKE
-        ? new Job(
-            name,
-            purpose,
-            units,
-            practice,
-            engine,
-            head,
-            changed,
-            exhaust,
-            exceptions,
-            test,
-            bench,
-            notes)
-        : new Job(
-            name,
-            purpose,
-            units,
-            practice,
-            engine,
-            head,
-            intake,
-            changed,
-            exceptions,
-            test,
-            bench,
-            notes);
+    return port == Port.INTAKE ? withIntake(changed) : withExhaust(changed);
   }
 
   public Job withPlanned(Port port, Pairing planned) {
@@ -115,138 +189,5 @@ public record Job(
     Map<String, Plan> changed = new TreeMap<>(exceptions);
     changed.remove(seat.label());
     return withExceptions(changed);
-  }
-
-  private Job withExceptions(Map<String, Plan> changed) {
-    return new Job(
-        name, purpose, units, practice, engine, head, intake, exhaust, changed, test, bench, notes);
-  }
-
-  public Job withUnits(UnitSystem changed) {
-    return new Job(
-        name,
-        purpose,
-        changed,
-        practice,
-        engine,
-        head,
-        intake,
-        exhaust,
-        exceptions,
-        test,
-        bench,
-        notes);
-  }
-
-  public Job withPractice(String changed) {
-    return new Job(
-        name,
-        purpose,
-        units,
-        changed,
-        engine,
-        head,
-        intake,
-        exhaust,
-        exceptions,
-        test,
-        bench,
-        notes);
-  }
-
-  public Job withEngine(Engine changed) {
-    return new Job(
-        name,
-        purpose,
-        units,
-        practice,
-        changed,
-        head,
-        intake,
-        exhaust,
-        exceptions,
-        test,
-        bench,
-        notes);
-  }
-
-  public Job withHead(Head changed) {
-    return new Job(
-        name,
-        purpose,
-        units,
-        practice,
-        engine,
-        changed,
-        intake,
-        exhaust,
-        exceptions,
-        test,
-        bench,
-        notes);
-  }
-
-  public Job withNotes(String changed) {
-    return new Job(
-        name,
-        purpose,
-        units,
-        practice,
-        engine,
-        head,
-        intake,
-        exhaust,
-        exceptions,
-        test,
-        bench,
-        changed);
-  }
-
-  public Job withTest(TestPlan changed) {
-    return new Job(
-        name,
-        purpose,
-        units,
-        practice,
-        engine,
-        head,
-        intake,
-        exhaust,
-        exceptions,
-        changed,
-        bench,
-        notes);
-  }
-
-  public Job withBench(BenchBook changed) {
-    return new Job(
-        name,
-        purpose,
-        units,
-        practice,
-        engine,
-        head,
-        intake,
-        exhaust,
-        exceptions,
-        test,
-        changed,
-        notes);
-  }
-
-  public Job withName(String changedName, String changedPurpose) {
-    return new Job(
-        changedName,
-        changedPurpose,
-        units,
-        practice,
-        engine,
-        head,
-        intake,
-        exhaust,
-        exceptions,
-        test,
-        bench,
-        notes);
   }
 }

@@ -1,15 +1,18 @@
 package finebore.practice;
 
+import finebore.code.Message;
+import finebore.code.Term;
 import finebore.cutting.Operation;
-import finebore.cutting.Settings;
-import finebore.job.Pairing;
+import finebore.cutting.OperationSetting;
 import finebore.job.Plan;
+import finebore.seat.Bowl;
 import finebore.seat.Cut;
 import finebore.seat.Seat;
-import finebore.units.UnitSystem;
+import finebore.valve.Pairing;
 import finebore.valve.Valve;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** A change that would mend a finding, with its number. */
 public sealed interface Cure {
@@ -22,8 +25,8 @@ public sealed interface Cure {
     return plan.following(applyTo(plan.wanted()));
   }
 
-  /** The change in words, lengths in the given units. */
-  String words(UnitSystem units);
+  /** How the change is spoken of. */
+  Message message();
 
   /** A change of the operations, which leaves the wanted seat and valve alone. */
   sealed interface OfOperations extends Cure {
@@ -41,91 +44,79 @@ public sealed interface Cure {
     }
 
     @Override
-    public String words(UnitSystem units) {
-      return said(operation, wanted, units);
+    public Message message() {
+      return spoken(operation, wanted);
     }
   }
 
-  /** An operation made otherwise. */
-  record ChangeOperation(int place, Operation operation, Seat wanted) implements OfOperations {
+  /** An operation set otherwise. */
+  record ChangeOperation(int id, Operation operation, Seat wanted) implements OfOperations {
     @Override
     public Plan applyTo(Plan plan) {
-      return plan.withOperationAt(place, operation);
+      for (int k = 0; k < plan.steps().size(); k++) {
+        if (plan.idAt(k) == id) {
+          return plan.withOperationAt(k, operation);
+        }
+      }
+      return plan;
     }
 
     @Override
-    public String words(UnitSystem units) {
-      return said(operation, wanted, units);
+    public Message message() {
+      return spoken(operation, wanted);
     }
   }
 
   /** Another plan altogether. */
-  record OtherPlan(Plan plan, String name) implements OfOperations {
+  record OtherPlan(Plan plan, Message name) implements OfOperations {
     @Override
     public Plan applyTo(Plan before) {
       return plan;
     }
 
     @Override
-    public String words(UnitSystem units) {
+    public Message message() {
       return name;
     }
   }
 
-  private static String said(Operation operation, Seat wanted, UnitSystem units) {
-    return switch (operation) {
-      case Operation.OpenThroat open ->
-          "open the throat to "
-              + units.lengthText(open.diameterMm().orElse(wanted.throatDiameterMm()))
-              + " first";
-      case Operation.CutForm form -> "plunge " + Settings.plunge(form.plunge(), units);
-      case Operation.SweepChamber sweep ->
-          "sweep the chamber at "
-              + Cut.angleText(sweep.angleDeg())
-              + "° out to "
-              + units.lengthText(sweep.reachDiameterMm());
-      case Operation.Blend blend ->
-          "blend the "
-              + blend.side().word()
-              + ", "
-              + units.lengthText(blend.radiusMm())
-              + " radius, keeping "
-              + units.lengthText(blend.keepOffMm())
-              + " off the face";
-      case Operation.CutUnder under ->
-          "lean the cut under the seat in by " + Cut.angleText(under.leanDeg()) + "°";
-      case Operation.FitRing fit ->
-          "fit a ring of " + units.lengthText(fit.ring().outsideDiameterMm());
-      case Operation.CutAngle cut -> "cut " + Cut.angleText(cut.angleDeg()) + "°";
-      case Operation.OpenBowl bowl -> "open the bowl";
-    };
+  /** An operation by what a cure sets of it: all of its settings, by their names. */
+  private static Message spoken(Operation operation, Seat wanted) {
+    Message message = Message.of("cure." + operation.key());
+    for (OperationSetting<?> setting : operation.settings()) {
+      List<Term> terms = setting.term(operation, wanted);
+      if (!terms.isEmpty()) {
+        message = message.with(setting.id(), terms.getFirst());
+      }
+    }
+    return message;
   }
 
   /** Another valve head diameter, mm. */
   record ValveDiameter(double mm) implements Cure {
     @Override
     public Pairing applyTo(Pairing pairing) {
-      return pairing.withValve(pairing.valve().withHeadDiameter(mm));
+      return pairing.withValve(pairing.valve().withHeadDiameterMm(mm));
     }
 
     @Override
-    public String words(UnitSystem units) {
-      return "a " + units.lengthText(mm) + " valve";
+    public Message message() {
+      return Message.of("cure.valve").with("head", Term.length(mm));
     }
   }
 
   /** Another throat diameter, mm; the bowl opens with it where it would be smaller. */
-  record Throat(double mm) implements Cure {
+  record OtherThroat(double mm) implements Cure {
     @Override
     public Pairing applyTo(Pairing pairing) {
-      Seat seat = pairing.seat().withThroat(mm);
+      Seat seat = pairing.seat().withThroatDiameter(mm);
       return pairing.withSeat(
-          seat.withBowl(Math.max(seat.bowlDiameterMm(), mm), seat.bowlDepthMm()));
+          seat.withBowl(new Bowl(Math.max(seat.bowlDiameterMm(), mm), seat.bowlDepthMm())));
     }
 
     @Override
-    public String words(UnitSystem units) {
-      return "throat to " + units.lengthText(mm);
+    public Message message() {
+      return Message.of("cure.throat").with("throat", Term.length(mm));
     }
   }
 
@@ -133,12 +124,12 @@ public sealed interface Cure {
   record SeatOutside(double mm) implements Cure {
     @Override
     public Pairing applyTo(Pairing pairing) {
-      return pairing.withSeat(pairing.seat().withOutsideDiameter(mm));
+      return pairing.withSeat(pairing.seat().withOutsideDiameterMm(mm));
     }
 
     @Override
-    public String words(UnitSystem units) {
-      return "seat outside diameter to " + units.lengthText(mm);
+    public Message message() {
+      return Message.of("cure.seatOutside").with("outside", Term.length(mm));
     }
   }
 
@@ -150,16 +141,16 @@ public sealed interface Cure {
     }
 
     @Override
-    public String words(UnitSystem units) {
-      String width = units.lengthText(cut.widthMm());
-      String angle = Cut.angleText(cut.angleDeg()) + "°";
-      if (cut.angleDeg() == before.angleDeg()) {
-        return before.spoken() + " made " + width + " wide";
-      }
-      return before.spoken()
-          + " made "
-          + angle
-          + (cut.widthMm() == before.widthMm() ? "" : ", " + width + " wide");
+    public Message message() {
+      boolean sameAngle = cut.angleDeg() == before.angleDeg();
+      boolean sameWidth = cut.widthMm() == before.widthMm();
+      return Message.of(
+              sameAngle
+                  ? "cure.changeWidth"
+                  : sameWidth ? "cure.changeAngle" : "cure.changeAngleWidth")
+          .with("before", Term.angle(before.angleDeg()))
+          .with("angle", Term.angle(cut.angleDeg()))
+          .with("width", Term.length(cut.widthMm()));
     }
   }
 
@@ -167,16 +158,15 @@ public sealed interface Cure {
   record AddCut(int index, Cut cut) implements Cure {
     @Override
     public Pairing applyTo(Pairing pairing) {
-      return pairing.withSeat(pairing.seat().withCutInserted(index, cut));
+      Seat seat = pairing.seat();
+      return pairing.withSeat(seat.withStack(seat.stack().withInserted(index, cut)));
     }
 
     @Override
-    public String words(UnitSystem units) {
-      return "add a "
-          + Cut.angleText(cut.angleDeg())
-          + "° cut "
-          + units.lengthText(cut.widthMm())
-          + " wide";
+    public Message message() {
+      return Message.of("cure.addCut")
+          .with("angle", Term.angle(cut.angleDeg()))
+          .with("width", Term.length(cut.widthMm()));
     }
   }
 
@@ -196,14 +186,11 @@ public sealed interface Cure {
     }
 
     @Override
-    public String words(UnitSystem units) {
-      return "back cut "
-          + Cut.angleText(cut.angleDeg())
-          + "°, "
-          + units.lengthText(cut.widthMm())
-          + " wide, leaving "
-          + units.lengthText(faceWidthMm)
-          + " of face";
+    public Message message() {
+      return Message.of("cure.backCut")
+          .with("angle", Term.angle(cut.angleDeg()))
+          .with("width", Term.length(cut.widthMm()))
+          .with("face", Term.length(faceWidthMm));
     }
 
     /** Nobody grinds a back cut wider than this, mm; common practice, no source. */
@@ -216,8 +203,7 @@ public sealed interface Cure {
      *
      * @return empty when such a cut would run out above the underhead
      */
-    public static java.util.Optional<Cure> leaving(
-        Valve valve, double faceWidthMm, double angleDeg) {
+    public static Optional<Cure> leaving(Valve valve, double faceWidthMm, double angleDeg) {
       double face = Math.toRadians(valve.faceAngleDeg());
       double back = Math.tan(Math.toRadians(angleDeg));
       double under = Math.tan(Math.toRadians(valve.underhead().angleDeg()));
@@ -231,19 +217,19 @@ public sealed interface Cure {
         endZ -= cut.heightMm();
       }
       if (back <= under) {
-        return java.util.Optional.empty();
+        return Optional.empty();
       }
       // startZ - run back = endZ - (run - (startR - endR)) under
       double run = (startZ - endZ - (startR - endR) * under) / (back - under);
       double room = startR - valve.stemDiameterMm() / 2;
       if (!(run > 0 && run < 0.9 * room)) {
-        return java.util.Optional.empty();
+        return Optional.empty();
       }
       double width = run / Math.cos(Math.toRadians(angleDeg));
       if (width > WIDEST_MM) {
-        return java.util.Optional.empty();
+        return Optional.empty();
       }
-      return java.util.Optional.of(new BackCut(faceWidthMm, new Cut(angleDeg, width)));
+      return Optional.of(new BackCut(faceWidthMm, new Cut(angleDeg, width)));
     }
   }
 }

@@ -1,9 +1,13 @@
 package finebore.practice;
 
+import finebore.code.Coded;
+import finebore.code.Term;
 import finebore.job.Port;
 import finebore.study.ReadingKind;
+import java.util.Collections;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 
 /**
  * A school of practice: what it wants of intake and exhaust seats.
@@ -19,11 +23,22 @@ public record Practice(
     String name,
     String about,
     Map<ReadingKind, Range> intake,
-    Map<ReadingKind, Range> exhaust) {
+    Map<ReadingKind, Range> exhaust)
+    implements Coded {
 
   public Practice {
-    intake = Map.copyOf(intake);
-    exhaust = Map.copyOf(exhaust);
+    intake = Collections.unmodifiableMap(new TreeMap<>(intake));
+    exhaust = Collections.unmodifiableMap(new TreeMap<>(exhaust));
+  }
+
+  @Override
+  public String code() {
+    return "practice." + id;
+  }
+
+  /** Its name, in the user's language where it is one that ships. */
+  public Term term() {
+    return new Term.Name(this, name);
   }
 
   public Optional<Range> wanted(Port port, ReadingKind kind) {

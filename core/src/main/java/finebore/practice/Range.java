@@ -1,13 +1,21 @@
 package finebore.practice;
 
+import finebore.code.Message;
+import finebore.code.RuleViolation;
+import finebore.code.Term;
+import finebore.finding.Basis;
+import finebore.study.ReadingKind;
+import finebore.units.Dimension;
+import java.util.OptionalDouble;
+
 /**
  * What a school of practice wants of a reading.
  *
- * @param min lowest, in the reading's unit
- * @param max highest
- * @param basis where it comes from: a source, or "common practice, no source"
+ * @param min lowest, in the reading's unit; empty for no lower limit
+ * @param max highest; empty for no upper limit
+ * @param basis where it comes from
  */
-public record Range(double min, double max, String basis) {
+public record Range(OptionalDouble min, OptionalDouble max, Basis basis) {
 
   /**
    * Readings come off trigonometry: a value typed at the very limit must still count as within it.
@@ -15,17 +23,59 @@ public record Range(double min, double max, String basis) {
   private static final double ROUNDING = 1e-9;
 
   public Range {
-    if (!(min <= max)) {
-      throw new IllegalArgumentException(
-          "range must not end before it begins: " + min + " to " + max);
+    if (min.isEmpty() && max.isEmpty()) {
+      throw RuleViolation.of("rangeNeedsLimit");
+    }
+    if (min.isPresent() && max.isPresent() && !(min.getAsDouble() <= max.getAsDouble())) {
+      throw RuleViolation.of("rangeRises")
+          .with("min", new Term.Figure(Dimension.RATIO, min.getAsDouble()))
+          .with("max", new Term.Figure(Dimension.RATIO, max.getAsDouble()));
     }
   }
 
-  public boolean holds(double value) {
-    return value >= min - ROUNDING && value <= max + ROUNDING;
+  /** A range with both limits. */
+  public static Range of(double min, double max, Basis basis) {
+    return new Range(OptionalDouble.of(min), OptionalDouble.of(max), basis);
   }
 
+  public boolean holds(double value) {
+    return excess(value) <= ROUNDING;
+  }
+
+  /** By how much a value lies outside, 0 or less within. */
+  public double excess(double value) {
+    double over = max.isPresent() ? value - max.getAsDouble() : Double.NEGATIVE_INFINITY;
+    double under = min.isPresent() ? min.getAsDouble() - value : Double.NEGATIVE_INFINITY;
+    return Math.max(over, under);
+  }
+
+  public boolean isAbove(double value) {
+    return max.isPresent() && value > max.getAsDouble();
+  }
+
+  /** The limit nearest to a value outside. */
+  public double nearest(double value) {
+    return isAbove(value) ? max.getAsDouble() : min.orElseGet(max::getAsDouble);
+  }
+
+  /** The middle, or the one limit there is. */
   public double middle() {
-    return (min + max) / 2;
+    return min.isPresent() && max.isPresent()
+        ? (min.getAsDouble() + max.getAsDouble()) / 2
+        : min.orElseGet(max::getAsDouble);
+  }
+
+  /** The limits as they are spoken of: from to, at least, at most. */
+  public Message message(ReadingKind kind) {
+    Message message =
+        Message.of(
+            min.isEmpty() ? "range.atMost" : max.isEmpty() ? "range.atLeast" : "range.between");
+    if (min.isPresent()) {
+      message = message.with("min", new Term.Figure(kind.dimension(), min.getAsDouble()));
+    }
+    if (max.isPresent()) {
+      message = message.with("max", new Term.Figure(kind.dimension(), max.getAsDouble()));
+    }
+    return message;
   }
 }

@@ -1,6 +1,6 @@
 package finebore.seat;
 
-import finebore.section.Bounds;
+import finebore.quantity.Quantity;
 
 /**
  * One conical cut, of a seat or on the back of a valve.
@@ -11,8 +11,8 @@ import finebore.section.Bounds;
 public record Cut(double angleDeg, double widthMm) {
 
   public Cut {
-    Bounds.check("cut angle", angleDeg, 0, 90, "degrees");
-    Bounds.check("cut width", widthMm, 0, 50, "mm");
+    Quantity.CUT_ANGLE.check(angleDeg);
+    Quantity.CUT_WIDTH.check(widthMm);
   }
 
   /** Width seen from above, on the radius, mm. */
@@ -31,18 +31,5 @@ public record Cut(double angleDeg, double widthMm) {
 
   public Cut withWidth(double mm) {
     return new Cut(angleDeg, mm);
-  }
-
-  /** The cut as the trade says it: "the 45", or "the 44.5". */
-  public String spoken() {
-    return "the " + angleText(angleDeg);
-  }
-
-  /** An angle without needless decimals: 45, 44.5. */
-  public static String angleText(double deg) {
-    return java.math.BigDecimal.valueOf(deg)
-        .setScale(2, java.math.RoundingMode.HALF_UP)
-        .stripTrailingZeros()
-        .toPlainString();
   }
 }

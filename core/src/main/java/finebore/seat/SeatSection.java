@@ -3,7 +3,7 @@ package finebore.seat;
 import finebore.section.Point;
 import finebore.section.Profile;
 import finebore.section.Surface;
-import finebore.section.Surface.Part;
+import finebore.section.Surface.Trace;
 import finebore.section.Tolerance;
 import java.util.ArrayList;
 import java.util.List;
@@ -46,8 +46,8 @@ public record SeatSection(Seat seat, Profile profile, List<ShownCut> shown) {
 
     Profile.Builder wall =
         new Profile.Builder(new Point(Math.max(farR, roofEnd.r()), roofEnd.z()), tolerance);
-    wall.to(roofEnd, Surface.of(Part.HEAD_FACE, "the head face"));
-    wall.to(top, Surface.of(Part.ROOF, "the chamber roof"));
+    wall.to(roofEnd, Surface.of(Trace.HEAD_FACE));
+    wall.to(top, Surface.of(Trace.CHAMBER_ROOF));
     for (int k = above.size() - 1; k >= 0; k--) {
       wall.to(k == 0 ? edge : above.get(k - 1).end(), above.get(k).surface());
     }
@@ -100,10 +100,10 @@ public record SeatSection(Seat seat, Profile profile, List<ShownCut> shown) {
       stretches.add(new Stretch(at, surfaceOf(cut, k)));
     }
     at = new Point(throatR, at.z());
-    stretches.add(new Stretch(at, Surface.of(Part.SHOULDER, "the shoulder over the throat")));
+    stretches.add(new Stretch(at, Surface.of(Trace.THROAT_SHOULDER)));
     at = at.plus(0, -seat.throatLengthMm());
-    stretches.add(new Stretch(at, Surface.of(Part.THROAT, "the throat")));
-    Surface bowl = Surface.of(Part.BOWL, "the bowl");
+    stretches.add(new Stretch(at, Surface.of(Trace.THROAT)));
+    Surface bowl = Surface.of(Trace.BOWL);
     double bowlZ = Math.min(-seat.depthMm() - seat.bowlDepthMm(), at.z());
     at = new Point(seat.bowlDiameterMm() / 2, bowlZ);
     stretches.add(new Stretch(at, bowl));
@@ -113,6 +113,6 @@ public record SeatSection(Seat seat, Profile profile, List<ShownCut> shown) {
   }
 
   private static Surface surfaceOf(Cut cut, int index) {
-    return new Surface(Part.CUT, index, cut.spoken());
+    return Surface.cut(index, cut.angleDeg());
   }
 }

@@ -10,7 +10,7 @@ public record Point(double r, double z) {
 
   public Point {
     if (!Double.isFinite(r) || !Double.isFinite(z)) {
-      throw new IllegalArgumentException("point (" + r + ", " + z + ") is not finite");
+      throw new IllegalArgumentException("point: " + r + ", " + z);
     }
   }
 

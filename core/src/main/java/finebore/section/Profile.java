@@ -21,10 +21,7 @@ public record Profile(List<Point> points, List<Surface> surfaces) {
     surfaces = List.copyOf(surfaces);
     if (points.size() < 2 || surfaces.size() != points.size() - 1) {
       throw new IllegalArgumentException(
-          "a profile needs at least two points and one surface between each two, got "
-              + points.size()
-              + " and "
-              + surfaces.size());
+          "points: " + points.size() + ", surfaces: " + surfaces.size());
     }
   }
 

@@ -12,7 +12,7 @@ public record Tolerance(double mm) {
 
   public Tolerance {
     if (!(mm > 0)) {
-      throw new IllegalArgumentException("tolerance must be positive, was " + mm);
+      throw new IllegalArgumentException("mm: " + mm);
     }
   }
 

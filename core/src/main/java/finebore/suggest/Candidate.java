@@ -1,10 +1,12 @@
 package finebore.suggest;
 
+import finebore.cutting.CutForm;
 import finebore.cutting.Cutter;
-import finebore.cutting.Operation;
+import finebore.cutting.OpenBowl;
+import finebore.cutting.OpenThroat;
 import finebore.cutting.Plunge;
-import finebore.job.Pairing;
 import finebore.job.Plan;
+import finebore.valve.Pairing;
 import java.util.List;
 import java.util.OptionalDouble;
 
@@ -22,14 +24,12 @@ public record Candidate(
 
   /** The operations that bring it in: throat before seat. */
   public Plan plan() {
-    OptionalDouble open = OptionalDouble.empty();
-    return new Plan(
+    return Plan.of(
         wanted,
         List.of(
-            new Operation.OpenThroat(open, 0, open),
-            new Operation.CutForm(cutter.name(), open, new Plunge.UntilClean(pastCleanMm, false)),
-            new Operation.OpenBowl(open, open)),
-        List.of(),
-        false);
+            OpenThroat.AS_WANTED,
+            new CutForm(
+                cutter.name(), OptionalDouble.empty(), new Plunge.UntilClean(pastCleanMm, false)),
+            OpenBowl.AS_WANTED));
   }
 }

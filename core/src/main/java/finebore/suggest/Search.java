@@ -1,9 +1,12 @@
 package finebore.suggest;
 
+import finebore.calibration.ModelFit;
+import finebore.code.RuleViolation;
 import finebore.cutting.CleanUp;
 import finebore.cutting.Cutter;
 import finebore.cutting.Form;
 import finebore.cutting.Seating;
+import finebore.finding.Severity;
 import finebore.flow.Calibration;
 import finebore.flow.Losses;
 import finebore.found.FoundSeat;
@@ -12,13 +15,14 @@ import finebore.found.WaterReading;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Group;
 import finebore.job.Job;
-import finebore.job.Pairing;
 import finebore.job.Port;
+import finebore.planning.PlanStudy;
+import finebore.planning.ValveRoom;
 import finebore.practice.Cure;
 import finebore.practice.Finding;
-import finebore.practice.PlanFindings;
 import finebore.practice.Practice;
 import finebore.practice.Range;
+import finebore.rules.PlanFindings;
 import finebore.seat.Cut;
 import finebore.seat.Seat;
 import finebore.seat.SeatSection;
@@ -26,14 +30,14 @@ import finebore.seat.ShownCut;
 import finebore.section.Point;
 import finebore.section.Profile;
 import finebore.section.Tolerance;
-import finebore.study.ModelFit;
-import finebore.study.PlanStudy;
 import finebore.study.Reading;
 import finebore.study.ReadingKind;
+import finebore.study.SeatFit;
 import finebore.study.SeatStudy;
+import finebore.valve.Pairing;
 import finebore.valve.Valve;
-import finebore.valve.ValveSection;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
@@ -43,6 +47,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.TreeMap;
 
 /**
  * Looks through every combination of valve size, cutter, seat diameter, throat, plunge and back cut
@@ -92,7 +97,7 @@ public final class Search {
   public record Slice(List<Candidate> best, Map<ReadingKind, Integer> broken) {
     public Slice {
       best = List.copyOf(best);
-      broken = Map.copyOf(broken);
+      broken = Collections.unmodifiableMap(new TreeMap<>(broken));
     }
 
     /** Nothing looked at yet. */
@@ -116,18 +121,17 @@ public final class Search {
     this.rack = List.copyOf(rack);
     this.practice = practice;
     this.goal = goal;
-    this.metal = PlanStudy.foundSeat(job, place);
-    Group group = job.group(port);
-    this.foundValve = group.found().valve();
-    this.foundRest = SeatStudy.restOf(new Pairing(metal.seat(), foundValve)).orElse(0);
+    this.metal = job.foundSeat(place);
+    this.foundValve = job.foundValve(place);
+    this.foundRest = SeatFit.of(new Pairing(metal.seat(), foundValve)).restMm().orElse(0);
     this.calibration = ModelFit.calibrationOf(job, port);
     this.walls = new ArrayList<>();
     walls.add(new CleanUp.Wall(12, metal.section().profile()));
     metal.sides().forEach(c -> walls.add(new CleanUp.Wall(c, metal.wallAt(c))));
     this.throats = new double[THROATS];
-    Range ratio = range(ReadingKind.THROAT_RATIO).orElse(new Range(0.86, 0.9, ""));
+    double[] ratio = limits(ReadingKind.THROAT_RATIO, 0.86, 0.9);
     for (int k = 0; k < THROATS; k++) {
-      throats[k] = ratio.min() + (ratio.max() - ratio.min()) * k / (THROATS - 1);
+      throats[k] = ratio[0] + (ratio[1] - ratio[0]) * k / (THROATS - 1);
     }
   }
 
@@ -139,6 +143,15 @@ public final class Search {
 
   private Optional<Range> range(ReadingKind kind) {
     return practice.wanted(port, kind);
+  }
+
+  /** What the practice wants of a reading from and to; usual limits where it sets none. */
+  private double[] limits(ReadingKind kind, double least, double most) {
+    Optional<Range> range = range(kind);
+    return new double[] {
+      range.map(r -> r.min().orElse(least)).orElse(least),
+      range.map(r -> r.max().orElse(most)).orElse(most)
+    };
   }
 
   /** How many candidates there are. */
@@ -196,7 +209,7 @@ public final class Search {
       broken.merge(shape.get(), 1, Integer::sum);
       return;
     }
-    Trial trial = Trial.of(pairing.get(), section);
+    SeatFit trial = SeatFit.of(section, pairing.get().valve());
     Optional<ReadingKind> limit = brokenByContact(trial);
     if (limit.isPresent()) {
       broken.merge(limit.get(), 1, Integer::sum);
@@ -204,15 +217,6 @@ public final class Search {
     }
     score(trial, past)
         .ifPresent(score -> legal.add(new Candidate(number, cutter, pairing.get(), past, score)));
-  }
-
-  /** A candidate laid out, and the valve let down on it. */
-  private record Trial(Pairing pairing, SeatSection section, ValveSection valve, Seating seating) {
-    static Trial of(Pairing pairing, SeatSection section) {
-      ValveSection valve = ValveSection.of(pairing.valve(), Tolerance.FINE);
-      return new Trial(
-          pairing, section, valve, Seating.of(section, valve, Seating.INK_FILM_MM, Tolerance.FINE));
-    }
   }
 
   /** Seat and valve of a candidate; empty when they cannot be made of what is there. */
@@ -236,7 +240,7 @@ public final class Search {
     try {
       Seat found = metal.seat();
       Seat seat =
-          new Seat(
+          Seat.of(
               cutter.cuts(),
               cutter.sealingCut(),
               outside,
@@ -247,7 +251,7 @@ public final class Search {
               found.bowlDepthMm(),
               found.roofAngleDeg());
       return valve(cutter.sealingAngleDeg(), head, face).map(v -> new Pairing(seat, v));
-    } catch (IllegalArgumentException e) {
+    } catch (RuleViolation e) {
       return Optional.empty();
     }
   }
@@ -255,14 +259,14 @@ public final class Search {
   private Optional<Valve> valve(double seatAngle, double head, double face) {
     Valve valve =
         foundValve
-            .withHeadDiameter(head)
+            .withHeadDiameterMm(head)
             .withFace(seatAngle, foundValve.faceWidthMm())
             .withBackCuts(List.of());
     if (face < 0) {
       return Optional.of(valve.withBackCuts(foundValve.backCuts()));
     }
-    Range width = range(ReadingKind.FACE_WIDTH).orElse(new Range(1.4, 2.2, ""));
-    double left = width.min() + face * (width.max() - width.min());
+    double[] width = limits(ReadingKind.FACE_WIDTH, 1.4, 2.2);
+    double left = width[0] + face * (width[1] - width[0]);
     double angle = range(ReadingKind.BACK_CUT).map(Range::middle).orElse(30.0);
     if (left >= valve.faceWidthMm() - 0.1 || angle >= seatAngle) {
       return Optional.empty();
@@ -284,7 +288,7 @@ public final class Search {
     limits.add(new Reading(ReadingKind.FACE_WIDTH, pairing.valve().faceWidthMm()));
     limits.add(new Reading(ReadingKind.OVERHANG, (head - seat.outsideDiameterMm()) / 2));
     limits.add(new Reading(ReadingKind.MARGIN, pairing.valve().marginMm()));
-    limits.addAll(SeatStudy.amongNeighbours(job, port, head, OptionalDouble.empty()));
+    limits.addAll(ValveRoom.readings(job, port, head));
     metal
         .ring()
         .map(Ring::outsideDiameterMm)
@@ -305,7 +309,7 @@ public final class Search {
     limits.add(new Reading(ReadingKind.LAST_CUT, showing.getLast().angleDeg()));
     for (int k = 1; k < showing.size(); k++) {
       double step = showing.get(k).angleDeg() - showing.get(k - 1).angleDeg();
-      if (step > range(ReadingKind.ANGLE_STEP).map(Range::max).orElse(90.0)) {
+      if (step > limits(ReadingKind.ANGLE_STEP, 0, 90)[1]) {
         return Optional.of(ReadingKind.ANGLE_STEP);
       }
     }
@@ -314,7 +318,7 @@ public final class Search {
   }
 
   /** The first limit that the valve on it breaks. */
-  private Optional<ReadingKind> brokenByContact(Trial trial) {
+  private Optional<ReadingKind> brokenByContact(SeatFit trial) {
     List<Reading> limits = new ArrayList<>();
     if (!(trial.seating() instanceof Seating.Seated(double rest, Seating.Contact contact))
         || contact.intendedShare() < 0.5) {
@@ -323,9 +327,12 @@ public final class Search {
     limits.add(new Reading(ReadingKind.CONTACT_CENTRE, contact.centre()));
     double sink = foundRest - rest;
     limits.add(new Reading(ReadingKind.SINK, sink));
-    limits.addAll(
-        SeatStudy.amongNeighbours(
-            job, port, trial.pairing().valve().headDiameterMm(), OptionalDouble.of(sink)));
+    Group group = job.group(port);
+    group
+        .retainerToSealMm()
+        .ifPresent(
+            mm ->
+                limits.add(new Reading(ReadingKind.RETAINER, mm + sink - group.cam().maxLiftMm())));
     return first(limits);
   }
 
@@ -341,7 +348,7 @@ public final class Search {
 
   /** Distance from a wall to the water readings' points; large without any. */
   private double toWater(Profile wall) {
-    double least = range(ReadingKind.WATER).map(Range::max).orElse(40.0);
+    double least = limits(ReadingKind.WATER, 0, 40)[1];
     for (WaterReading water : metal.water()) {
       for (Point p : water.line()) {
         for (int k = 0; k < wall.segmentCount(); k++) {
@@ -352,7 +359,7 @@ public final class Search {
     return least;
   }
 
-  private Optional<Double> score(Trial trial, double past) {
+  private Optional<Double> score(SeatFit trial, double past) {
     Pairing pairing = trial.pairing();
     if (goal == Goal.LIFE) {
       // Wide seats and faces carry heat, and metal that stays can be cut again.
@@ -360,19 +367,13 @@ public final class Search {
       return Optional.of(
           pairing.seat().sealingCut().widthMm() + 0.5 * pairing.valve().faceWidthMm() - deeper);
     }
-    if (!(trial.seating() instanceof Seating.Seated seated)) {
+    if (trial.seated().isEmpty()) {
       return Optional.empty();
     }
     double sum = 0;
     for (double share : goal.lifts()) {
       double lift = share * foundValve.headDiameterMm();
-      Losses losses =
-          SeatStudy.lossesAt(
-              trial.section(),
-              trial.valve().profile().raised(seated.restMm() + lift),
-              pairing,
-              port,
-              calibration);
+      Losses losses = trial.lossesAt(lift, port.direction(), calibration);
       // Each lift counts by its own size, so that no lift drowns another.
       sum += losses.effectiveAreaMm2() / (Math.PI * foundValve.headDiameterMm() * lift);
     }
@@ -387,16 +388,15 @@ public final class Search {
   public List<Suggestion> suggestions(List<Candidate> best, int most) {
     List<Suggestion> suggestions = new ArrayList<>();
     Set<String> taken = new HashSet<>();
-    Optional<SeatStudy> found = Optional.empty();
+    SeatStudy found = PlanStudy.asFound(job, place, calibration);
     for (Candidate candidate : best) {
       String kind = candidate.cutter().name();
       if (suggestions.size() >= most || taken.contains(kind)) {
         continue;
       }
       PlanStudy study = PlanStudy.of(job, place, candidate.plan(), found);
-      found = Optional.of(study.found());
-      List<Finding> findings = PlanFindings.of(study, practice, job.units());
-      if (PlanFindings.blockers(findings).isEmpty()) {
+      List<Finding> findings = PlanFindings.of(study.outcome(), practice);
+      if (findings.stream().noneMatch(f -> f.severity() == Severity.FAULT)) {
         suggestions.add(new Suggestion(candidate, study, findings));
         taken.add(kind);
       }

@@ -1,7 +1,9 @@
 package finebore.suggest;
 
+import finebore.code.Message;
+import finebore.code.Term;
+import finebore.planning.PlanStudy;
 import finebore.practice.Finding;
-import finebore.study.PlanStudy;
 import java.util.List;
 
 /**
@@ -15,5 +17,13 @@ public record Suggestion(Candidate candidate, PlanStudy study, List<Finding> fin
 
   public Suggestion {
     findings = List.copyOf(findings);
+  }
+
+  /** How it is spoken of: by its cutter, valve and throat. */
+  public Message message() {
+    return Message.of("cure.suggestion")
+        .with("cutter", Term.quote(candidate.cutter().name()))
+        .with("head", Term.length(candidate.wanted().valve().headDiameterMm()))
+        .with("throat", Term.length(candidate.wanted().seat().throatDiameterMm()));
   }
 }

@@ -7,6 +7,7 @@ import static tech.units.indriya.unit.Units.MINUTE;
 import static tech.units.indriya.unit.Units.PASCAL;
 import static tech.units.indriya.unit.Units.SECOND;
 
+import java.util.List;
 import javax.measure.MetricPrefix;
 
 /**
@@ -31,21 +32,31 @@ public enum Unit {
   HECTOPASCAL("hPa", MetricPrefix.HECTO(PASCAL), PASCAL),
   INCH_OF_MERCURY("inHg", PASCAL.multiply(3386.389), PASCAL),
   METRE_PER_SECOND("m/s", METRE.divide(SECOND), METRE.divide(SECOND)),
-  FOOT_PER_SECOND("ft/s", METRE.multiply(0.3048).divide(SECOND), METRE.divide(SECOND));
+  FOOT_PER_SECOND("ft/s", METRE.multiply(0.3048).divide(SECOND), METRE.divide(SECOND)),
+  CELSIUS("C", 1, 0),
+  FAHRENHEIT("F", 5.0 / 9, 32);
 
   private final String symbol;
   private final double toBase;
+  private final double zero;
+
+  Unit(String symbol, double toBase, double zero) {
+    this.symbol = symbol;
+    this.toBase = toBase;
+    this.zero = zero;
+  }
 
   Unit(String symbol, javax.measure.Unit<?> unit, javax.measure.Unit<?> base) {
     this.symbol = symbol;
     this.toBase = factor(unit, base);
+    this.zero = 0;
   }
 
   private static double factor(javax.measure.Unit<?> unit, javax.measure.Unit<?> base) {
     try {
       return unit.getConverterToAny(base).convert(1.0);
     } catch (javax.measure.IncommensurableException e) {
-      throw new IllegalStateException(unit + " does not convert to " + base, e);
+      throw new IllegalStateException(unit.toString(), e);
     }
   }
 
@@ -54,13 +65,26 @@ public enum Unit {
     return symbol;
   }
 
-  /** A number of this unit in mm, m3/s or Pa. */
+  /** A number of this unit in the core unit. */
   public double toBase(double value) {
-    return value * toBase;
+    return (value - zero) * toBase;
   }
 
-  /** A number of mm, m3/s or Pa in this unit. */
+  /** A number of the core unit in this unit. */
   public double fromBase(double base) {
-    return base / toBase;
+    return base / toBase + zero;
+  }
+
+  /** The units a dimension may be written in, the core's own first; none where it has no unit. */
+  public static List<Unit> of(Dimension dimension) {
+    return switch (dimension) {
+      case LENGTH -> List.of(MM, CM, INCH, THOU);
+      case FLOW -> List.of(CUBIC_METRE_PER_SECOND, LITRE_PER_SECOND, CFM);
+      case PRESSURE -> List.of(PASCAL_UNIT, KILOPASCAL, INCH_OF_WATER);
+      case BAROMETER -> List.of(PASCAL_UNIT, HECTOPASCAL, KILOPASCAL, INCH_OF_MERCURY);
+      case SPEED -> List.of(METRE_PER_SECOND, FOOT_PER_SECOND);
+      case TEMPERATURE -> List.of(CELSIUS, FAHRENHEIT);
+      default -> List.of();
+    };
   }
 }

@@ -1,6 +1,8 @@
 package finebore.valve;
 
-import finebore.section.Bounds;
+import finebore.code.Coded;
+import finebore.quantity.Quantity;
+import java.util.Locale;
 
 /**
  * The underside of a valve head between face or back cut and stem: a cone that a radius carries
@@ -12,15 +14,20 @@ import finebore.section.Bounds;
 public record Underhead(double angleDeg, double filletRadiusMm) {
 
   public Underhead {
-    Bounds.check("underhead angle", angleDeg, 0, 70, "degrees");
-    Bounds.check("underhead radius", filletRadiusMm, 0, 60, "mm");
+    Quantity.UNDERHEAD_ANGLE.check(angleDeg);
+    Quantity.UNDERHEAD_RADIUS.check(filletRadiusMm);
   }
 
   /** The form as the trade names it; the borders are common practice, no source. */
-  public enum Form {
+  public enum Form implements Coded {
     FLAT,
     MID,
-    TULIP
+    TULIP;
+
+    @Override
+    public String code() {
+      return "underhead." + name().toLowerCase(Locale.ROOT);
+    }
   }
 
   public Form form() {

@@ -1,7 +1,10 @@
 package finebore.valve;
 
+import finebore.code.RuleViolation;
+import finebore.code.Term;
+import finebore.quantity.Quantity;
 import finebore.seat.Cut;
-import finebore.section.Bounds;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -17,6 +20,7 @@ import java.util.List;
  * @param stemDiameterMm stem diameter
  * @param edgeRadiusMm radius at the chamber edge of the margin, 0 for a sharp one
  */
+@RecordBuilder
 public record Valve(
     double headDiameterMm,
     double marginMm,
@@ -25,77 +29,35 @@ public record Valve(
     List<Cut> backCuts,
     Underhead underhead,
     double stemDiameterMm,
-    double edgeRadiusMm) {
+    double edgeRadiusMm)
+    implements ValveBuilder.With {
 
   public Valve {
     backCuts = List.copyOf(backCuts);
-    Bounds.check("valve head diameter", headDiameterMm, 8, 200, "mm");
-    Bounds.check("margin", marginMm, 0, 20, "mm");
-    Bounds.check("valve face angle", faceAngleDeg, 15, 70, "degrees");
-    Bounds.check("valve face width", faceWidthMm, 0.05, 20, "mm");
-    Bounds.check("stem diameter", stemDiameterMm, 2, 30, "mm");
-    Bounds.check("margin edge radius", edgeRadiusMm, 0, 10, "mm");
+    Quantity.VALVE_HEAD.check(headDiameterMm);
+    Quantity.MARGIN.check(marginMm);
+    Quantity.FACE_ANGLE.check(faceAngleDeg);
+    Quantity.FACE_WIDTH.check(faceWidthMm);
+    Quantity.STEM.check(stemDiameterMm);
+    Quantity.MARGIN_EDGE_RADIUS.check(edgeRadiusMm);
     double reach =
         faceWidthMm * Math.cos(Math.toRadians(faceAngleDeg))
             + backCuts.stream().mapToDouble(Cut::projectedMm).sum();
     double room = (headDiameterMm - stemDiameterMm) / 2;
     if (reach >= room) {
-      throw new IllegalArgumentException(
-          String.format(
-              java.util.Locale.ROOT,
-              "face and back cuts reach in %.2f mm on the radius, but there are only %.2f mm between head and stem",
-              reach,
-              room));
+      throw RuleViolation.of("faceReachesStem")
+          .with("reach", Term.length(reach))
+          .with("room", Term.length(room));
     }
     if (edgeRadiusMm > marginMm) {
-      throw new IllegalArgumentException(
-          String.format(
-              java.util.Locale.ROOT,
-              "margin edge radius must not be larger than the margin %.3f mm, was %.3f mm",
-              marginMm,
-              edgeRadiusMm));
+      throw RuleViolation.of("edgeRadiusWithinMargin")
+          .with("margin", Term.length(marginMm))
+          .with("value", Term.length(edgeRadiusMm));
     }
-  }
-
-  public Valve withHeadDiameter(double mm) {
-    return new Valve(
-        mm, marginMm, faceAngleDeg, faceWidthMm, backCuts, underhead, stemDiameterMm, edgeRadiusMm);
-  }
-
-  public Valve withMargin(double mm) {
-    return new Valve(
-        headDiameterMm,
-        mm,
-        faceAngleDeg,
-        faceWidthMm,
-        backCuts,
-        underhead,
-        stemDiameterMm,
-        edgeRadiusMm);
   }
 
   public Valve withFace(double angleDeg, double widthMm) {
-    return new Valve(
-        headDiameterMm,
-        marginMm,
-        angleDeg,
-        widthMm,
-        backCuts,
-        underhead,
-        stemDiameterMm,
-        edgeRadiusMm);
-  }
-
-  public Valve withBackCuts(List<Cut> cuts) {
-    return new Valve(
-        headDiameterMm,
-        marginMm,
-        faceAngleDeg,
-        faceWidthMm,
-        cuts,
-        underhead,
-        stemDiameterMm,
-        edgeRadiusMm);
+    return withFaceAngleDeg(angleDeg).withFaceWidthMm(widthMm);
   }
 
   /** This valve with one back cut replaced. */
@@ -103,34 +65,5 @@ public record Valve(
     List<Cut> changed = new ArrayList<>(backCuts);
     changed.set(index, cut);
     return withBackCuts(changed);
-  }
-
-  public Valve withUnderhead(Underhead form) {
-    return new Valve(
-        headDiameterMm,
-        marginMm,
-        faceAngleDeg,
-        faceWidthMm,
-        backCuts,
-        form,
-        stemDiameterMm,
-        edgeRadiusMm);
-  }
-
-  public Valve withStemDiameter(double mm) {
-    return new Valve(
-        headDiameterMm, marginMm, faceAngleDeg, faceWidthMm, backCuts, underhead, mm, edgeRadiusMm);
-  }
-
-  public Valve withEdgeRadius(double mm) {
-    return new Valve(
-        headDiameterMm,
-        marginMm,
-        faceAngleDeg,
-        faceWidthMm,
-        backCuts,
-        underhead,
-        stemDiameterMm,
-        mm);
   }
 }

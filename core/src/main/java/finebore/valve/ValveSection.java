@@ -5,6 +5,7 @@ import finebore.section.Point;
 import finebore.section.Profile;
 import finebore.section.Surface;
 import finebore.section.Surface.Part;
+import finebore.section.Surface.Trace;
 import finebore.section.Tolerance;
 
 /**
@@ -28,7 +29,7 @@ public record ValveSection(Valve valve, Profile profile) {
     double edge = valve.edgeRadiusMm();
     Profile.Builder wall =
         new Profile.Builder(new Point(headR - edge, valve.marginMm()), tolerance);
-    Surface edgeSurface = Surface.of(Part.VALVE_EDGE, "the valve's chamber edge");
+    Surface edgeSurface = Surface.of(Trace.VALVE_EDGE);
     for (int k = 1; k <= ARC_STEPS && edge > 0; k++) {
       double a = Math.PI / 2 * (1 - (double) k / ARC_STEPS);
       wall.to(
@@ -36,21 +37,19 @@ public record ValveSection(Valve valve, Profile profile) {
               headR - edge + edge * Math.cos(a), valve.marginMm() - edge + edge * Math.sin(a)),
           edgeSurface);
     }
-    wall.to(new Point(headR, 0), Surface.of(Part.MARGIN, "the margin"));
+    wall.to(new Point(headR, 0), Surface.of(Trace.MARGIN));
     Cut face = new Cut(valve.faceAngleDeg(), valve.faceWidthMm());
-    wall.to(
-        wall.last().plus(-face.projectedMm(), -face.heightMm()),
-        Surface.of(Part.FACE, "the valve face"));
+    wall.to(wall.last().plus(-face.projectedMm(), -face.heightMm()), Surface.of(Trace.VALVE_FACE));
     for (int k = 0; k < valve.backCuts().size(); k++) {
       Cut cut = valve.backCuts().get(k);
-      String name = valve.backCuts().size() == 1 ? "the back cut" : "back cut " + (k + 1);
+      Trace trace = valve.backCuts().size() == 1 ? Trace.BACK_CUT : Trace.NUMBERED_BACK_CUT;
       wall.to(
           wall.last().plus(-cut.projectedMm(), -cut.heightMm()),
-          new Surface(Part.BACK_CUT, k, name));
+          new Surface(Part.BACK_CUT, k, trace, cut.angleDeg()));
     }
     underhead(valve, wall);
     Point bottom = new Point(valve.stemDiameterMm() / 2, -STEM * valve.headDiameterMm());
-    wall.to(bottom, Surface.of(Part.STEM, "the stem"));
+    wall.to(bottom, Surface.of(Trace.STEM));
     return new ValveSection(valve, wall.build());
   }
 
@@ -63,7 +62,7 @@ public record ValveSection(Valve valve, Profile profile) {
   }
 
   private static void underhead(Valve valve, Profile.Builder wall) {
-    Surface surface = Surface.of(Part.UNDERHEAD, "the underhead");
+    Surface surface = Surface.of(Trace.UNDERHEAD);
     double stemR = valve.stemDiameterMm() / 2;
     double slope = Math.toRadians(valve.underhead().angleDeg());
     Point from = wall.last();

@@ -48,8 +48,7 @@ class BenchBookTest {
         .containsExactly(1, 4, 7);
     assertThat(book.without(4).tests()).hasSize(2);
     assertThat(BenchBook.EMPTY.nextId()).isEqualTo(1);
-    assertThatThrownBy(() -> book.numberOf(test(9, Direction.INTAKE)))
-        .hasMessage("the job has no test with id 9");
+    assertThatThrownBy(() -> book.numberOf(test(9, Direction.INTAKE))).hasMessageContaining("9");
   }
 
   @Test
@@ -70,8 +69,7 @@ class BenchBookTest {
     assertThat(book.ranges()).hasSize(1);
     BenchRange same = new BenchRange("3", List.of());
     assertThatThrownBy(() -> new BenchBook(List.of(range, same), List.of()))
-        .hasMessage("two ranges of the bench have the same name");
-    assertThatThrownBy(() -> new BenchRange(" ", List.of()))
-        .hasMessageContaining("must have a name of 1 to 40 characters");
+        .hasMessageContaining("rangeNamesDiffer");
+    assertThatThrownBy(() -> new BenchRange(" ", List.of())).hasMessageContaining("rangeName");
   }
 }

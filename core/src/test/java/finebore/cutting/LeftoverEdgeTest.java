@@ -6,21 +6,21 @@ import static org.assertj.core.api.Assertions.within;
 import finebore.section.Point;
 import finebore.section.Profile;
 import finebore.section.Surface;
-import finebore.section.Surface.Part;
+import finebore.section.Surface.Trace;
 import finebore.section.Tolerance;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
 class LeftoverEdgeTest {
 
-  private static final Surface ROOF = Surface.of(Part.ROOF, "the chamber roof");
-  private static final Surface STEP = Surface.of(Part.RIDGE, "the step");
-  private static final Surface TOP = new Surface(Part.CUT, 0, "the 30");
-  private static final Surface SEAT = new Surface(Part.CUT, 1, "the 45");
-  private static final Surface LOWER = new Surface(Part.CUT, 2, "the 60");
-  private static final Surface LEDGE = Surface.of(Part.SHOULDER, "the ledge");
-  private static final Surface THROAT = Surface.of(Part.THROAT, "the throat");
-  private static final Surface BOWL = Surface.of(Part.BOWL, "the bowl");
+  private static final Surface ROOF = Surface.of(Trace.CHAMBER_ROOF);
+  private static final Surface STEP = Surface.of(Trace.STEP_BESIDE_CUTTER);
+  private static final Surface TOP = Surface.cut(0, 30);
+  private static final Surface SEAT = Surface.cut(1, 45);
+  private static final Surface LOWER = Surface.cut(2, 60);
+  private static final Surface LEDGE = Surface.of(Trace.STEP_UNDER_CUTTER);
+  private static final Surface THROAT = Surface.of(Trace.THROAT);
+  private static final Surface BOWL = Surface.of(Trace.BOWL);
 
   /** A seat whose 30 ends under a step of a height, and whose throat begins with a ledge. */
   private static Profile wall(double stepMm, double ledgeMm) {
@@ -54,7 +54,7 @@ class LeftoverEdgeTest {
     assertThat(ridge.heightMm()).isCloseTo(0.4, within(1e-9));
     assertThat(ridge.turnDeg()).isCloseTo(60, within(1e-9));
     assertThat(ridge.at().r()).isEqualTo(20.5);
-    assertThat(ridge.surface().name()).isEqualTo("the step");
+    assertThat(ridge.surface()).isEqualTo(STEP);
   }
 
   @Test

@@ -10,10 +10,12 @@ import finebore.seat.Cut;
 import finebore.seat.Seat;
 import finebore.seat.SeatSection;
 import finebore.section.Profile;
+import finebore.section.Surface;
 import finebore.section.Surface.Part;
 import finebore.section.Tolerance;
 import finebore.valve.Valve;
 import finebore.valve.ValveSection;
+import java.util.List;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
@@ -40,7 +42,7 @@ class SeatingTest {
     // seat's edge at 20.625.
     assertThat(s.restMm()).isCloseTo(-10 + 0.375, within(1e-9));
     assertThat(s.contact().widthMm()).isBetween(1.2, 1.25);
-    assertThat(s.contact().on().getFirst().name()).isEqualTo("the 45");
+    assertThat(s.contact().on().getFirst()).isEqualTo(Surface.cut(1, 45));
     assertThat(s.contact().intendedShare()).isGreaterThan(0.95);
     assertThat(s.contact().fromMarginMm()).isCloseTo(0.375 * Math.sqrt(2), within(0.03));
     double middle = s.contact().fromMarginMm() + s.contact().widthMm() / 2;
@@ -66,12 +68,12 @@ class SeatingTest {
     assertThat(worn.contact().widthMm()).isGreaterThan(2 * ink.contact().widthMm());
     assertThat(worn.restMm()).isEqualTo(ink.restMm());
     assertThatThrownBy(() -> seat(Samples.fourAngles(0.89), valve, 0))
-        .hasMessageContaining("marking film");
+        .hasMessageContaining("filmMm");
   }
 
   @Test
   void tellsWhenSomethingElseCarriesTheValve() {
-    Seat shallowStep = Samples.oneSharpAngle().withoutCut(1);
+    Seat shallowStep = Samples.oneSharpAngle().withCuts(List.of(new Cut(45, 2.0)), 0);
     Seated s = seated(shallowStep, Samples.plainValve());
     assertThat(s.contact().on().getFirst().part()).isEqualTo(Part.SHOULDER);
     assertThat(s.contact().intendedShare()).isLessThan(0.1);
@@ -79,7 +81,7 @@ class SeatingTest {
 
   @Test
   void aSmallValveFallsThrough() {
-    assertThat(seat(Samples.fourAngles(0.89), Samples.plainValve().withHeadDiameter(37), 0.005))
+    assertThat(seat(Samples.fourAngles(0.89), Samples.plainValve().withHeadDiameterMm(37), 0.005))
         .isInstanceOf(Seating.FallsThrough.class);
   }
 
@@ -96,7 +98,7 @@ class SeatingTest {
       @ForAll @DoubleRange(min = 20, max = 40) double top,
       @ForAll @DoubleRange(min = 0.3, max = 2) double width) {
     Seat seat = Samples.fourAngles(0.89).withCut(0, new Cut(top, 1)).withCut(1, new Cut(45, width));
-    Valve valve = Samples.plainValve().withHeadDiameter(head).withFace(face, 2.2);
+    Valve valve = Samples.plainValve().withHeadDiameterMm(head).withFace(face, 2.2);
     Seated s = seated(seat, valve);
     Profile metal = SeatSection.of(seat, Tolerance.FINE).profile();
     Profile under = ValveSection.of(valve, Tolerance.FINE).profile().raised(s.restMm());

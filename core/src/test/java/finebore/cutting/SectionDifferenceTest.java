@@ -29,8 +29,8 @@ class SectionDifferenceTest {
 
   @Test
   void aThroatOpenedByABoreRemovesATube() {
-    Seat found = new Seat(List.of(new Cut(45, 1)), 0, 40, 10, 36, 5, 36, 20, 0);
-    Seat planned = found.withThroat(37).withBowl(37, 20);
+    Seat found = Seat.of(List.of(new Cut(45, 1)), 0, 40, 10, 36, 5, 36, 20, 0);
+    Seat planned = found.withThroatDiameter(37).withBowl(37, 20);
     SectionDifference d = between(found, planned);
     // From the end of the 45 down to the lowest place both sections reach, 40 mm below the seat.
     double height = 40 - Math.sqrt(0.5);
@@ -40,8 +40,8 @@ class SectionDifferenceTest {
 
   @Test
   void aDeeperSeatRemovesAFrustumRing() {
-    Seat found = new Seat(List.of(new Cut(45, 4)), 0, 40, 0, 30, 5, 30, 20, 0);
-    Seat planned = found.withOutsideDiameter(41);
+    Seat found = Seat.of(List.of(new Cut(45, 4)), 0, 40, 0, 30, 5, 30, 20, 0);
+    Seat planned = found.withOutsideDiameterMm(41);
     // Outer cone at 45 degrees moved out by 0.5 mm: frustum volumes to the same depth, less each
     // other; the cut's
     // lower end moves out too, over the flat shoulder.

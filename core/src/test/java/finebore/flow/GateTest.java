@@ -8,10 +8,10 @@ import finebore.cutting.Seating;
 import finebore.seat.Cut;
 import finebore.seat.Seat;
 import finebore.seat.SeatSection;
+import finebore.section.Place;
 import finebore.section.Point;
 import finebore.section.Profile;
 import finebore.section.Surface;
-import finebore.section.Surface.Part;
 import finebore.section.Tolerance;
 import finebore.valve.Underhead;
 import finebore.valve.Valve;
@@ -50,7 +50,7 @@ class GateTest {
     static final double DS = 8;
     static final double B = Math.toRadians(45);
     static final Seat SEAT =
-        new Seat(List.of(new Cut(45, W / Math.cos(B))), 0, DV, 5, DP, 40, DP, 40, 0);
+        Seat.of(List.of(new Cut(45, W / Math.cos(B))), 0, DV, 5, DP, 40, DP, 40, 0);
     static final Valve VALVE =
         new Valve(DV, 1, 45, W / Math.cos(B), List.of(), new Underhead(0, 0), DS, 0);
 
@@ -79,13 +79,20 @@ class GateTest {
   @Test
   void namesWhereItSits() {
     assertThat(Gate.between(metal(Plain.SEAT), lifted(Plain.SEAT, Plain.VALVE, 14)).place())
-        .isEqualTo("between the throat and the stem");
+        .isEqualTo(
+            new Place(
+                Place.Kind.GAP, Surface.of(Surface.Trace.THROAT), Surface.of(Surface.Trace.STEM)));
     assertThat(
             Gate.between(
                     metal(Samples.fourAngles(0.89)),
                     lifted(Samples.fourAngles(0.89), Samples.backCutValve(), 3))
                 .place())
-        .isEqualTo("between the 30/45 edge and the back cut");
+        .satisfies(
+            place -> {
+              assertThat(place.kind()).isEqualTo(Place.Kind.GAP);
+              assertThat(place.first()).isEqualTo(Surface.cut(0, 30));
+              assertThat(place.second().part()).isEqualTo(Surface.Part.BACK_CUT);
+            });
   }
 
   @Property(tries = 200)
@@ -163,7 +170,7 @@ class GateTest {
       List<Point> points = new ArrayList<>(wall.points());
       List<Surface> surfaces = new ArrayList<>(wall.surfaces());
       Surface roof = surfaces.getFirst();
-      Surface ridge = Surface.of(Part.RIDGE, "the old edge");
+      Surface ridge = Surface.of(Surface.Trace.OLD_CUT_ABOVE);
       Point top = points.get(1);
       points.set(0, points.getFirst().plus(0, height));
       points.add(1, top.plus(distance, height));

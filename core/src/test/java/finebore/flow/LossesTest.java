@@ -5,13 +5,13 @@ import static org.assertj.core.api.Assertions.within;
 
 import finebore.Samples;
 import finebore.cutting.Seating;
-import finebore.job.Pairing;
 import finebore.seat.Cut;
 import finebore.seat.Seat;
 import finebore.seat.SeatSection;
 import finebore.section.Profile;
 import finebore.section.Tolerance;
-import finebore.study.SeatStudy;
+import finebore.study.SeatFit;
+import finebore.valve.Pairing;
 import finebore.valve.Valve;
 import finebore.valve.ValveSection;
 import java.io.BufferedReader;
@@ -51,7 +51,7 @@ class LossesTest {
         valve.profile().raised(s.restMm() + lift),
         new Losses.Setting(
             pairing.seat().sealing(),
-            SeatStudy.throatAreaMm2(pairing),
+            SeatFit.of(pairing).throatAreaMm2(),
             direction,
             LossCoefficients.FITTED,
             Sectors.EVEN,
@@ -161,9 +161,9 @@ class LossesTest {
   @Test
   void aNarrowerSeatWithASixtyBelowGains() {
     Seat wide =
-        new Seat(List.of(new Cut(30, 1), new Cut(45, 2.2)), 1, 41.25, 10, 37.38, 10, 37.38, 20, 0);
+        Seat.of(List.of(new Cut(30, 1), new Cut(45, 2.2)), 1, 41.25, 10, 37.38, 10, 37.38, 20, 0);
     Seat narrow =
-        new Seat(
+        Seat.of(
             List.of(new Cut(30, 1), new Cut(45, 1.2), new Cut(60, 1.4)),
             1,
             41.25,
@@ -193,7 +193,7 @@ class LossesTest {
   @Test
   void anUnblendedStepUnderTheSeatLoses() {
     Pairing blended = VARIANTS.get("A");
-    Seat stepped = Samples.fourAngles(0.89).withoutCut(3).withoutCut(2);
+    Seat stepped = Samples.fourAngles(0.89).withCuts(List.of(new Cut(30, 1), new Cut(45, 1.2)), 1);
     for (double lift : new double[] {5, 8}) {
       assertThat(area(blended.withSeat(stepped), lift)).isLessThan(0.95 * area(blended, lift));
     }
@@ -209,9 +209,9 @@ class LossesTest {
   @Test
   void aBiggerValveOverTheSameSmallThroatGainsNothingAtHighLift() {
     Seat small = Samples.fourAngles(0.80);
-    Seat under = small.withOutsideDiameter(42.75);
+    Seat under = small.withOutsideDiameterMm(42.75);
     double gain =
-        area(new Pairing(under, Samples.backCutValve().withHeadDiameter(43.5)), 11)
+        area(new Pairing(under, Samples.backCutValve().withHeadDiameterMm(43.5)), 11)
             / area(new Pairing(small, Samples.backCutValve()), 11);
     assertThat(gain).isLessThan(1.01);
   }
@@ -249,7 +249,7 @@ class LossesTest {
               valve.profile().raised(-9.625 + lifts[k]),
               new Losses.Setting(
                   1,
-                  SeatStudy.throatAreaMm2(pairing),
+                  SeatFit.of(pairing).throatAreaMm2(),
                   Direction.INTAKE,
                   LossCoefficients.FITTED,
                   Sectors.EVEN,

@@ -42,7 +42,7 @@ class PublishedValuesTest {
     assertThat(RoundedInlet.left(0)).isEqualTo(1);
     assertThat(RoundedInlet.left(1)).isCloseTo(0.08, within(1e-12));
     assertThat(RoundedInlet.loss(0.05)).isBetween(0.15, 0.24);
-    assertThatThrownBy(() -> RoundedInlet.loss(-1)).hasMessageContaining("0 or more");
-    assertThatThrownBy(() -> Contraction.coefficient(4)).hasMessageContaining("0 to pi");
+    assertThatThrownBy(() -> RoundedInlet.loss(-1)).hasMessageContaining("radiusOverOpening");
+    assertThatThrownBy(() -> Contraction.coefficient(4)).hasMessageContaining("4");
   }
 }

@@ -6,13 +6,12 @@ import static org.assertj.core.api.Assertions.within;
 import finebore.section.Point;
 import finebore.section.Profile;
 import finebore.section.Surface;
-import finebore.section.Surface.Part;
 import finebore.section.Tolerance;
 import org.junit.jupiter.api.Test;
 
 class TurningTest {
 
-  private static final Surface CUT = Surface.of(Part.CUT, "the cut");
+  private static final Surface CUT = Surface.cut(0, 45);
 
   /** A wall that leaves (20, 0) inward along r and turns down by a quarter circle in steps. */
   private static Profile bend(double radius, int steps) {

@@ -8,7 +8,6 @@ import finebore.seat.Cut;
 import finebore.seat.Seat;
 import finebore.section.Point;
 import finebore.section.Profile;
-import finebore.units.UnitSystem;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -17,7 +16,7 @@ import org.junit.jupiter.api.Test;
 
 class FoundSeatTest {
 
-  private static final Seat KIND = new Seat(List.of(new Cut(45, 2.0)), 0, 38, 8, 34, 6, 35, 14, 10);
+  private static final Seat KIND = Seat.of(List.of(new Cut(45, 2.0)), 0, 38, 8, 34, 6, 35, 14, 10);
 
   private static SeatReadings read(Object... pairs) {
     SeatReadings readings = SeatReadings.NONE;
@@ -49,18 +48,21 @@ class FoundSeatTest {
   @Test
   void readingsThatContradictAreNamedWithBothValuesAndSetAside() {
     FoundSeat throat = found(Measure.THROAT_12, 39.5, Measure.THROAT_3, 34.2);
-    assertThat(throat.contradictions().getFirst().words(UnitSystem.METRIC))
-        .isEqualTo(
-            "Throat 12-6 39.50 mm is not smaller than the seat's outside diameter 38.00 mm: measure again. Set aside until then.");
+    assertThat(throat.contradictions())
+        .containsExactly(
+            new Contradiction(Contradiction.Kind.THROAT_PAST_SEAT, Measure.THROAT_12, 39.5, 38));
     assertThat(throat.seat().throatDiameterMm()).isEqualTo(34.2);
     FoundSeat ring = found(Measure.RING_OUTSIDE, 38.5);
-    assertThat(ring.contradictions().getFirst().words(UnitSystem.METRIC))
-        .contains("38.50 mm is smaller than the valve 39.00 mm");
+    assertThat(ring.contradictions().getFirst())
+        .isEqualTo(
+            new Contradiction(
+                Contradiction.Kind.RING_WITHIN_VALVE, Measure.RING_OUTSIDE, 38.5, 39));
     assertThat(ring.ring()).isEmpty();
     FoundSeat wide = found(Measure.SEAT_WIDTH, 6);
     assertThat(wide.contradictions()).hasSize(1);
     FoundSeat floor = found(Measure.RING_OUTSIDE, 43, Measure.RING_DEPTH, 6);
-    assertThat(floor.contradictions().getFirst().relation()).isEqualTo("not below");
+    assertThat(floor.contradictions().getFirst().kind())
+        .isEqualTo(Contradiction.Kind.RING_FLOOR_ABOVE_SEAT);
     assertThat(floor.ring()).isPresent();
   }
 
@@ -84,7 +86,7 @@ class FoundSeatTest {
     assertThat(edge(seat.wallAt(3))).isCloseTo(19.2, within(1e-9));
     assertThat(edge(seat.wallAt(9))).isCloseTo(18.8, within(1e-9));
     assertThat(edge(seat.wallAt(12))).isCloseTo(19, within(1e-9));
-    FoundSeat ledge = found(Measure.LEDGE, 0.8, Measure.LEDGE_CLOCK, 9);
+    FoundSeat ledge = found(Measure.CORE_SHIFT, 0.8, Measure.CORE_SHIFT_CLOCK, 9);
     double bowl = ledge.wallAt(9).points().getLast().r();
     assertThat(bowl).isCloseTo(17.5 - 0.8, within(1e-9));
     assertThat(edge(ledge.wallAt(9))).isCloseTo(19, within(1e-9));
@@ -128,10 +130,10 @@ class FoundSeatTest {
   @Test
   void impossibleReadingsAreRefusedByName() {
     assertThatThrownBy(() -> read(Measure.SEAT_WIDTH, 99))
-        .hasMessage("Seat width must be 0 to 15 mm, was 99");
-    assertThatThrownBy(() -> read(Measure.RUNOUT_CLOCK, 13)).hasMessageContaining("o'clock");
-    assertThatThrownBy(() -> new Ring(40, 41, 12, 8, 0.1, ""))
-        .hasMessageContaining("ring inside diameter");
+        .hasMessageContaining("quantity.foundSeatWidth");
+    assertThatThrownBy(() -> read(Measure.RUNOUT_CLOCK, 13))
+        .hasMessageContaining("quantity.runoutClock");
+    assertThatThrownBy(() -> new Ring(40, 41, 12, 8, 0.1, "")).hasMessageContaining("rule.");
     assertThat(read(Measure.SEAT_WIDTH, 2).with(Measure.SEAT_WIDTH, OptionalDouble.empty()))
         .isEqualTo(SeatReadings.NONE);
   }

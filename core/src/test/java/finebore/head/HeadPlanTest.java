@@ -9,6 +9,7 @@ import finebore.job.HeadLayout;
 import finebore.job.Job;
 import finebore.job.Port;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 
@@ -17,10 +18,10 @@ class HeadPlanTest {
   private static Job job() {
     Job job = Samples.job();
     HeadLayout layout = new HeadLayout(2, 100, 90, 80, 25, 5, 14, 10, -12);
-    return job.withGroup(Port.INTAKE, job.intake().withAxisFromBore(OptionalDouble.of(23)))
-        .withGroup(Port.EXHAUST, job.exhaust().withAxisFromBore(OptionalDouble.of(25)))
+    return job.withGroup(Port.INTAKE, job.intake().withAxisFromBoreMm(OptionalDouble.of(23)))
+        .withGroup(Port.EXHAUST, job.exhaust().withAxisFromBoreMm(OptionalDouble.of(25)))
         .withEngine(job.engine().withCylinders(4))
-        .withHead(job.head().withLayout(layout));
+        .withHead(job.head().withLayout(Optional.of(layout)));
   }
 
   @Test
@@ -55,7 +56,7 @@ class HeadPlanTest {
   void anUnmeasuredHeadIsLaidOutFromItsBore() {
     Job job = Samples.job();
     assertThat(job.layout().fireRingMm()).isGreaterThan(job.engine().boreMm());
-    Job two = job.withEngine(job.engine().withValves(2, 2));
+    Job two = job.withEngine(job.engine().withIntakesPerCylinder(2).withExhaustsPerCylinder(2));
     assertThat(HeadPlan.of(two).valves()).hasSize(4);
     assertThat(HeadPlan.of(two).valves().stream().map(ValvePlace::centre).distinct()).hasSize(4);
   }

@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import finebore.Samples;
 import finebore.flow.Bands;
-import finebore.units.UnitSystem;
+import finebore.units.Units;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -18,7 +18,7 @@ class JobTest {
     assertThat(four.seats())
         .extracting(Engine.SeatPlace::label)
         .containsExactly("I1", "E1", "I2", "E2", "I3", "E3", "I4", "E4");
-    assertThat(four.withCylinders(1).withValves(2, 2).seats())
+    assertThat(four.withCylinders(1).withIntakesPerCylinder(2).withExhaustsPerCylinder(2).seats())
         .extracting(Engine.SeatPlace::label)
         .containsExactly("I1a", "I1b", "E1a", "E1b");
   }
@@ -26,22 +26,24 @@ class JobTest {
   @Test
   void editsMakeNewJobs() {
     Job job = Samples.job();
-    Job edited = job.withPlanned(Port.EXHAUST, Samples.pairing().withSeat(Samples.oneSharpAngle()));
+    Job edited =
+        job.withGroup(
+            Port.EXHAUST,
+            job.exhaust().withPlanned(Samples.pairing().withSeat(Samples.oneSharpAngle())));
     assertThat(job.exhaust().planned()).isEqualTo(Samples.pairing());
     assertThat(edited.exhaust().planned().seat()).isEqualTo(Samples.oneSharpAngle());
     assertThat(edited.exhaust().found()).isEqualTo(job.exhaust().found());
     assertThat(edited.intake()).isEqualTo(job.intake());
-    assertThat(edited.withUnits(UnitSystem.INCH).withPractice("race").units())
-        .isEqualTo(UnitSystem.INCH);
+    assertThat(edited.withUnits(Units.INCH).withPractice("race").units()).isEqualTo(Units.INCH);
   }
 
   @Test
   void usualLiftsReachPastTheCam() {
-    assertThat(TestPlan.usual(UnitSystem.METRIC, 10.6).liftsMm())
+    assertThat(TestPlan.usual(Units.MM, 10.6).liftsMm())
         .startsWith(1.0, 2.0)
         .endsWith(10.0, 11.0)
         .hasSize(11);
-    List<Double> inch = TestPlan.usual(UnitSystem.INCH, 0.45 * 25.4).liftsMm();
+    List<Double> inch = TestPlan.usual(Units.INCH, 0.45 * 25.4).liftsMm();
     assertThat(inch.get(0)).isCloseTo(0.05 * 25.4, within(1e-9));
     assertThat(inch.get(1)).isCloseTo(0.1 * 25.4, within(1e-9));
     assertThat(inch.getLast()).isCloseTo(0.5 * 25.4, within(1e-9));
@@ -50,17 +52,17 @@ class JobTest {
   @Test
   void namesWhatCannotBe() {
     Job job = Samples.job();
-    assertThatThrownBy(() -> job.withName(" ", "")).hasMessageContaining("job name");
+    assertThatThrownBy(() -> job.withName(" ")).hasMessageContaining("jobName");
     assertThatThrownBy(() -> job.engine().withCylinders(0))
-        .hasMessageContaining("cylinders must be 1 to 16, was 0");
-    assertThatThrownBy(() -> job.engine().withRpm(5)).hasMessageContaining("rpm");
+        .hasMessageContaining("quantity.cylinders");
+    assertThatThrownBy(() -> job.engine().withRpm(5)).hasMessageContaining("quantity.engineSpeed");
     assertThatThrownBy(() -> new TestPlan(List.of(), 7000, Bands.USUAL))
-        .hasMessageContaining("1 to 60 lifts");
+        .hasMessageContaining("liftsOfPlan");
     assertThatThrownBy(() -> new TestPlan(List.of(2.0, 1.0), 7000, Bands.USUAL))
-        .hasMessageContaining("1.0 follows 2.0");
+        .hasMessageContaining("liftsRise");
     assertThatThrownBy(() -> new TestPlan(List.of(1.0), 1, Bands.USUAL))
-        .hasMessageContaining("depression");
-    assertThatThrownBy(() -> job.intake().withRetainerToSeal(java.util.OptionalDouble.of(-1)))
-        .hasMessageContaining("retainer to seal");
+        .hasMessageContaining("quantity.depression");
+    assertThatThrownBy(() -> job.intake().withRetainerToSealMm(java.util.OptionalDouble.of(-1)))
+        .hasMessageContaining("quantity.retainerToSeal");
   }
 }

@@ -4,26 +4,33 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import finebore.Samples;
+import finebore.cutting.Blend;
+import finebore.cutting.CutForm;
+import finebore.cutting.OpenBowl;
+import finebore.cutting.OpenThroat;
 import finebore.cutting.Operation;
-import finebore.cutting.Operation.Blend;
-import finebore.cutting.Operation.BlendSide;
 import finebore.cutting.Plunge;
 import finebore.cutting.UsualOperations;
+import finebore.finding.FindingCode;
+import finebore.finding.Subject;
 import finebore.found.Measure;
 import finebore.found.SeatReadings;
 import finebore.job.Engine.SeatPlace;
-import finebore.job.Head.Figure;
+import finebore.quantity.Setting;
+import finebore.seat.Bowl;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.MethodSource;
 
 class PlanTest {
 
-  private static final Operation BLEND = new Blend(BlendSide.PORT, 0.75, 1.5);
+  private static final Operation BLEND = new Blend(Blend.Side.PORT, 0.75, 1.5);
 
   private static Plan plan() {
     return Plan.usual(Samples.pairing());
@@ -32,7 +39,7 @@ class PlanTest {
   @Test
   void aUsualPlanBringsTheWantedSeatInThroatFirst() {
     assertThat(plan().operations()).isEqualTo(UsualOperations.asPlanned());
-    assertThat(plan().operations().getFirst()).isInstanceOf(Operation.OpenThroat.class);
+    assertThat(plan().operations().getFirst()).isInstanceOf(OpenThroat.class);
     assertThat(plan().ready()).isFalse();
   }
 
@@ -44,6 +51,9 @@ class PlanTest {
     assertThat(more.withOperationMoved(1, 2).operations().get(3)).isEqualTo(BLEND);
     assertThat(more.withOperationMoved(1, -1).operations().getFirst()).isEqualTo(BLEND);
     assertThat(more.withoutOperation(1)).isEqualTo(plan());
+    // An id is a name that lasts: moving keeps it, and what is put in gets one of its own.
+    assertThat(more.withOperationMoved(1, 2).idAt(3)).isEqualTo(more.idAt(1));
+    assertThat(more.steps()).extracting(Plan.PlannedStep::id).doesNotHaveDuplicates();
     assertThat(plan().withOperationAt(0, BLEND).operations().getFirst()).isEqualTo(BLEND);
   }
 
@@ -53,8 +63,8 @@ class PlanTest {
     assertThat(ready.ready()).isTrue();
     assertThat(ready.withWanted(Samples.pairing()).ready()).isFalse();
     assertThat(ready.withOperation(0, BLEND).ready()).isFalse();
-    assertThat(ready.withOverrule(new Overrule("water", "drilled")).ready()).isFalse();
-    assertThat(ready.withoutOverrule("water").ready()).isFalse();
+    assertThat(ready.withOverrule(drilled("I1", 1)).ready()).isFalse();
+    assertThat(ready.withoutOverrule(drilled("I1", 1)).ready()).isFalse();
   }
 
   @Test
@@ -65,42 +75,77 @@ class PlanTest {
         plan()
             .withOperations(
                 List.of(
-                    new Operation.OpenThroat(own, 4, own),
-                    new Operation.CutForm("A4", OptionalDouble.of(41), new Plunge.ToDepth(9)),
-                    new Operation.OpenBowl(own, open),
+                    new OpenThroat(own, 4, own),
+                    new CutForm("A4", OptionalDouble.of(41), new Plunge.ToDepth(9)),
+                    new OpenBowl(own, open),
                     BLEND));
     var seat = Samples.pairing().seat();
     var pairing = Samples.pairing();
-    Plan throat = set.following(pairing.withSeat(seat.withThroat(37)));
-    assertThat(throat.operations().getFirst()).isEqualTo(new Operation.OpenThroat(open, 4, own));
+    Plan throat = set.following(pairing.withSeat(seat.withThroatDiameter(37)));
+    assertThat(throat.operations().getFirst()).isEqualTo(new OpenThroat(open, 4, own));
     assertThat(throat.operations().subList(1, 4)).isEqualTo(set.operations().subList(1, 4));
-    Plan deeper = set.following(pairing.withSeat(seat.withDepth(10.3)));
+    Plan deeper = set.following(pairing.withSeat(seat.withDepthMm(10.3)));
     assertThat(deeper.operations().get(1))
-        .isEqualTo(new Operation.CutForm("A4", OptionalDouble.of(41), new Plunge.AsPlanned()));
-    Plan moved = set.following(pairing.withSeat(seat.withOutsideDiameter(41.5)));
-    assertThat(moved.operations().get(1))
-        .isEqualTo(new Operation.CutForm("A4", open, new Plunge.ToDepth(9)));
-    Plan bowl = set.following(pairing.withSeat(seat.withBowl(39, seat.bowlDepthMm())));
-    assertThat(bowl.operations().get(2)).isEqualTo(new Operation.OpenBowl(open, open));
+        .isEqualTo(new CutForm("A4", OptionalDouble.of(41), new Plunge.AsPlanned()));
+    Plan moved = set.following(pairing.withSeat(seat.withOutsideDiameterMm(41.5)));
+    assertThat(moved.operations().get(1)).isEqualTo(new CutForm("A4", open, new Plunge.ToDepth(9)));
+    Plan bowl = set.following(pairing.withSeat(seat.withBowl(new Bowl(39, seat.bowlDepthMm()))));
+    assertThat(bowl.operations().get(2)).isEqualTo(new OpenBowl(open, open));
     assertThat(set.following(pairing).operations()).isEqualTo(set.operations());
   }
 
+  private static Overrule drilled(String seat, int operation) {
+    return new Overrule(
+        FindingCode.THROUGH_TO_WATER,
+        seat,
+        Subject.operation(operation),
+        0.4,
+        plan().operationOf(Subject.operation(operation)),
+        "drilled");
+  }
+
   @Test
-  void overrulesAreKeptByPlaceAndNeedAReason() {
-    Plan once = plan().withOverrule(new Overrule("water", "drilled"));
-    Plan again = once.withOverrule(new Overrule("water", "measured twice"));
-    assertThat(again.overrules()).containsExactly(new Overrule("water", "measured twice"));
-    assertThat(again.withOverrule(new Overrule("seat", "lapped")).overrules()).hasSize(2);
-    assertThat(again.withoutOverrule("water").overrules()).isEmpty();
-    assertThatThrownBy(() -> new Overrule("water", "  "))
-        .hasMessageContaining("reason for overruling must have 1 to 500 characters");
+  void anOverruleHoldsForOneFaultOfOneThingAtOneSeat() {
+    Overrule one = drilled("I1", 1);
+    assertThat(one.isOf(FindingCode.THROUGH_TO_WATER, "I1", Subject.operation(1))).isTrue();
+    assertThat(one.isOf(FindingCode.THROUGH_TO_WATER, "I2", Subject.operation(1))).isFalse();
+    assertThat(one.isOf(FindingCode.THROUGH_TO_WATER, "I1", Subject.operation(2))).isFalse();
+    assertThat(one.isOf(FindingCode.PAST_RING, "I1", Subject.operation(1))).isFalse();
+    Plan once = plan().withOverrule(one);
+    Overrule other = drilled("I2", 1);
+    assertThat(once.withOverrule(other).overrules()).containsExactly(one, other);
+    Overrule again =
+        new Overrule(one.code(), "I1", one.subject(), 0.5, one.operation(), "measured twice");
+    assertThat(once.withOverrule(again).overrules()).containsExactly(again);
+    assertThat(once.withoutOverrule(one).overrules()).isEmpty();
+    assertThatThrownBy(
+            () -> new Overrule(one.code(), "I1", one.subject(), 1, one.operation(), "  "))
+        .hasMessageContaining("overruleReason");
+  }
+
+  @Test
+  void anOverruleExpiresWhenTheFaultGrowsOrItsOperationChanges() {
+    Overrule accepted = drilled("I1", 1);
+    Optional<Operation> same = accepted.operation();
+    assertThat(accepted.state(0.4, same)).isEqualTo(Overrule.State.HOLDS);
+    assertThat(accepted.state(0.3, same)).isEqualTo(Overrule.State.HOLDS);
+    assertThat(accepted.state(0.401, same)).isEqualTo(Overrule.State.WORSE);
+    assertThat(accepted.state(0.4, Optional.of(BLEND))).isEqualTo(Overrule.State.CHANGED);
+    assertThat(accepted.state(0.4, Optional.empty())).isEqualTo(Overrule.State.CHANGED);
+  }
+
+  @Test
+  void anIdThatAnOverruleNamesIsNotGivenOutAgain() {
+    Plan three = plan().withOverrule(drilled("I1", 3));
+    Plan without = three.withoutOperation(2).withOperation(2, BLEND);
+    assertThat(without.idAt(2)).isEqualTo(4);
   }
 
   @Test
   void aPlanWithoutEndIsRefused() {
     List<Operation> many = new ArrayList<>(Collections.nCopies(41, BLEND));
     assertThatThrownBy(() -> plan().withOperations(many))
-        .hasMessage("a plan takes at most 40 operations, had 41");
+        .hasMessageContaining("rule.operationsInPlan");
   }
 
   @Test
@@ -116,8 +161,8 @@ class PlanTest {
     assertThat(changed.withoutVariant()).isEqualTo(group);
     assertThat(Group.planName(2)).isEqualTo("C");
     Group three = two.withVariant();
-    assertThatThrownBy(three::withVariant).hasMessageContaining("1 to 3 plans, had 4");
-    assertThatThrownBy(() -> group.withPlans(group.plans(), 3)).hasMessageContaining("number 4");
+    assertThatThrownBy(three::withVariant).hasMessageContaining("plansInGroup");
+    assertThatThrownBy(() -> group.withPlans(group.plans(), 3)).hasMessageContaining("chosenPlan");
   }
 
   @Test
@@ -136,35 +181,34 @@ class PlanTest {
     assertThat(group.intake().plan().operations()).containsExactly(BLEND);
   }
 
+  static Stream<Setting<Head>> figures() {
+    return Head.FIGURES.stream();
+  }
+
   @ParameterizedTest
-  @EnumSource(Figure.class)
-  void eachFigureOfAHeadIsItsOwn(Figure figure) {
-    double value =
-        switch (figure) {
-          case NEW_THICKNESS, THICKNESS, LEAST_THICKNESS -> 80;
-          case CHAMBER -> 42;
-          case COMPRESSION -> 9.5;
-        };
-    Head head = Head.UNKNOWN.with(figure, OptionalDouble.of(value));
-    for (Figure other : Figure.values()) {
-      assertThat(head.figure(other).isPresent()).isEqualTo(other == figure);
+  @MethodSource("figures")
+  void eachFigureOfAHeadIsItsOwn(Setting<Head> figure) {
+    double value = figure.quantity().min() + 1.5;
+    Head head = figure.on(Head.UNKNOWN, OptionalDouble.of(value));
+    for (Setting<Head> other : Head.FIGURES) {
+      assertThat(other.of(head).isPresent()).isEqualTo(other.id().equals(figure.id()));
     }
-    assertThat(head.with(figure, OptionalDouble.empty())).isEqualTo(Head.UNKNOWN);
-    assertThatThrownBy(() -> Head.UNKNOWN.with(figure, OptionalDouble.of(-1)))
-        .hasMessageContaining("was -1");
+    assertThat(figure.of(head)).hasValue(value);
+    assertThat(figure.on(head, OptionalDouble.empty())).isEqualTo(Head.UNKNOWN);
+    assertThatThrownBy(() -> figure.on(Head.UNKNOWN, OptionalDouble.of(-1)))
+        .hasMessageContaining(figure.quantity().code());
   }
 
   @Test
   void skimIsWhatIsGoneAndWhatIsLeft() {
     Head head =
         Head.UNKNOWN
-            .with(Figure.NEW_THICKNESS, OptionalDouble.of(69.85))
-            .with(Figure.THICKNESS, OptionalDouble.of(69.5));
+            .withNewThicknessMm(OptionalDouble.of(69.85))
+            .withThicknessMm(OptionalDouble.of(69.5));
     // 2.75 in when new is 69.85 mm; less means it has been skimmed (common practice, no source).
     assertThat(head.skimmedMm().orElseThrow()).isEqualTo(69.85 - 69.5);
     assertThat(head.skimLeftMm()).isEmpty();
-    assertThat(
-            head.with(Figure.LEAST_THICKNESS, OptionalDouble.of(69.2)).skimLeftMm().orElseThrow())
+    assertThat(head.withLeastThicknessMm(OptionalDouble.of(69.2)).skimLeftMm().orElseThrow())
         .isEqualTo(69.5 - 69.2);
   }
 
@@ -183,8 +227,9 @@ class PlanTest {
     HeadLayout layout = job.layout();
     assertThat(layout.boreSpacingMm()).isGreaterThan(job.engine().boreMm());
     HeadLayout measured = new HeadLayout(2, 100, 90, 80, 25, 5, 14, 10, -12);
-    assertThat(job.withHead(job.head().withLayout(measured)).layout()).isEqualTo(measured);
+    assertThat(job.withHead(job.head().withLayout(Optional.of(measured))).layout())
+        .isEqualTo(measured);
     assertThatThrownBy(() -> new HeadLayout(0, 100, 90, 80, 25, 5, 14, 10, -12))
-        .hasMessage("cylinders in one head must be 1 to 16, was 0");
+        .hasMessageContaining("quantity.cylindersPerHead");
   }
 }

@@ -37,7 +37,7 @@ class SeatSectionTest {
   void chainsTheCutsFromTheSeatsOutside() {
     SeatSection section = section(Samples.fourAngles(0.80));
     Profile wall = section.profile();
-    int seat = wall.surfaces().indexOf(new Surface(Part.CUT, 1, "the 45"));
+    int seat = wall.surfaces().indexOf(Surface.cut(1, 45));
     assertThat(wall.start(seat).r()).isCloseTo(20.625, within(1e-9));
     assertThat(wall.start(seat).z()).isCloseTo(-10, within(1e-9));
     assertThat(wall.end(seat).r()).isCloseTo(20.625 - 1.2 * Math.sqrt(0.5), within(1e-9));
@@ -67,7 +67,7 @@ class SeatSectionTest {
 
   @Test
   void stopsCutsAtTheHeadFace() {
-    SeatSection section = section(Samples.fourAngles(0.89).withDepth(0.2));
+    SeatSection section = section(Samples.fourAngles(0.89).withDepthMm(0.2));
     assertThat(section.shown().get(0).shownMm())
         .isCloseTo(0.2 / Math.sin(Math.PI / 6), within(1e-9));
     assertThat(section.profile().points())
@@ -76,7 +76,7 @@ class SeatSectionTest {
 
   @Test
   void risesWithTheRoofToTheHeadFace() {
-    Profile wall = section(Samples.fourAngles(0.89).withDepth(2).withRoofAngle(45)).profile();
+    Profile wall = section(Samples.fourAngles(0.89).withDepthMm(2).withRoofAngleDeg(45)).profile();
     assertThat(wall.surfaces().getFirst().part()).isEqualTo(Part.HEAD_FACE);
     assertThat(wall.points().getFirst().z()).isCloseTo(0, within(1e-9));
     assertThat(lengthOf(wall, Part.ROOF)).isCloseTo((2 - 0.5) * Math.sqrt(2), within(1e-9));
@@ -94,34 +94,33 @@ class SeatSectionTest {
   @Test
   void keepsTheSealingCutWhenTheStackChanges() {
     Seat seat = Samples.fourAngles(0.89);
-    assertThat(seat.withCutInserted(0, new Cut(15, 1)).sealingCut().angleDeg()).isEqualTo(45);
-    assertThat(seat.withCutInserted(4, new Cut(80, 1)).sealingCut().angleDeg()).isEqualTo(45);
-    assertThat(seat.withoutCut(0).sealingCut().angleDeg()).isEqualTo(45);
-    assertThat(seat.withoutCut(3).sealingCut().angleDeg()).isEqualTo(45);
-    assertThat(seat.withoutCut(1).sealingCut().angleDeg()).isEqualTo(30);
-    assertThat(seat.withCutsSwapped(1, 2).sealingCut().angleDeg()).isEqualTo(45);
-    assertThat(seat.withCutsSwapped(0, 2).sealingCut().angleDeg()).isEqualTo(45);
-    assertThat(seat.withCutsSwapped(0, 1).sealing()).isZero();
+    assertThat(seat.stack().withInserted(0, new Cut(15, 1)).sealingCut().angleDeg()).isEqualTo(45);
+    assertThat(seat.stack().withInserted(4, new Cut(80, 1)).sealingCut().angleDeg()).isEqualTo(45);
+    assertThat(seat.stack().without(0).sealingCut().angleDeg()).isEqualTo(45);
+    assertThat(seat.stack().without(3).sealingCut().angleDeg()).isEqualTo(45);
+    assertThat(seat.stack().without(1).sealingCut().angleDeg()).isEqualTo(30);
+    assertThat(seat.stack().withSwapped(1, 2).sealingCut().angleDeg()).isEqualTo(45);
+    assertThat(seat.stack().withSwapped(0, 2).sealingCut().angleDeg()).isEqualTo(45);
+    assertThat(seat.stack().withSwapped(0, 1).sealing()).isZero();
   }
 
   @Test
   void namesWhatCannotBe() {
     Seat seat = Samples.fourAngles(0.89);
-    assertThatThrownBy(() -> seat.withThroat(41.25))
-        .hasMessageContaining("throat diameter must be smaller than")
-        .hasMessageContaining("41.250");
-    assertThatThrownBy(() -> seat.withDepth(-1))
-        .hasMessageContaining("seat depth below the head face")
-        .hasMessageContaining("-1");
-    assertThatThrownBy(() -> seat.withOutsideDiameter(Double.NaN))
-        .hasMessageContaining("seat outside diameter");
-    assertThatThrownBy(() -> seat.withSealing(4))
-        .hasMessageContaining("must be one of the 4 cuts, was number 5");
-    assertThatThrownBy(() -> seat.withSealing(3).withCut(3, new Cut(80, 1)))
-        .hasMessageContaining("10 to 75 degrees");
-    assertThatThrownBy(() -> new Cut(91, 1)).hasMessageContaining("0 to 90 degrees, was 91");
-    assertThatThrownBy(() -> new Cut(45, -0.1)).hasMessageContaining("cut width");
-    assertThatThrownBy(() -> seat.withCuts(List.of(), 0)).hasMessageContaining("at least one cut");
-    assertThatThrownBy(() -> seat.withRoofAngle(85)).hasMessageContaining("roof angle");
+    assertThatThrownBy(() -> seat.withThroatDiameter(41.25))
+        .hasMessageContaining("throatWithinSeat")
+        .hasMessageContaining("41.25");
+    assertThatThrownBy(() -> seat.withDepthMm(-1))
+        .hasMessageContaining("quantity.seatDepth")
+        .hasMessageContaining("-1.0");
+    assertThatThrownBy(() -> seat.withOutsideDiameterMm(Double.NaN))
+        .hasMessageContaining("quantity.seatOutside");
+    assertThatThrownBy(() -> seat.withCuts(seat.cuts(), 4)).hasMessageContaining("sealingCutIsOne");
+    assertThatThrownBy(() -> seat.withCuts(seat.cuts(), 3).withCut(3, new Cut(80, 1)))
+        .hasMessageContaining("quantity.sealingAngle");
+    assertThatThrownBy(() -> new Cut(91, 1)).hasMessageContaining("quantity.cutAngle");
+    assertThatThrownBy(() -> new Cut(45, -0.1)).hasMessageContaining("quantity.cutWidth");
+    assertThatThrownBy(() -> seat.withCuts(List.of(), 0)).hasMessageContaining("seatNeedsCut");
+    assertThatThrownBy(() -> seat.withRoofAngleDeg(85)).hasMessageContaining("quantity.roofAngle");
   }
 }

@@ -3,13 +3,12 @@ package finebore.section;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import finebore.section.Surface.Part;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
 class ProfileTest {
 
-  private static final Surface CUT = Surface.of(Part.CUT, "the 45");
+  private static final Surface CUT = Surface.cut(0, 45);
 
   private static Profile step() {
     return new Profile.Builder(new Point(10, 0), Tolerance.FINE)
@@ -47,9 +46,9 @@ class ProfileTest {
   @Test
   void refusesWhatIsNoProfile() {
     assertThatThrownBy(() -> new Profile(List.of(new Point(1, 1)), List.of()))
-        .hasMessageContaining("at least two points");
-    assertThatThrownBy(() -> new Point(Double.NaN, 0)).hasMessageContaining("not finite");
-    assertThatThrownBy(() -> new Tolerance(0)).hasMessageContaining("positive");
+        .hasMessageContaining("points: 1");
+    assertThatThrownBy(() -> new Point(Double.NaN, 0)).hasMessageContaining("point: NaN");
+    assertThatThrownBy(() -> new Tolerance(0)).hasMessageContaining("0");
   }
 
   @Test

@@ -60,7 +60,7 @@ class ValveSectionTest {
 
   @Test
   void roundsTheChamberEdge() {
-    Profile wall = wall(Samples.plainValve().withEdgeRadius(0.5));
+    Profile wall = wall(Samples.plainValve().withEdgeRadiusMm(0.5));
     assertThat(wall.points().getFirst()).isEqualTo(new Point(20.5, 1.2));
     assertThat(wall.surfaces()).anyMatch(s -> s.part() == Part.VALVE_EDGE);
   }
@@ -75,14 +75,14 @@ class ValveSectionTest {
   @Test
   void namesWhatCannotBe() {
     Valve valve = Samples.plainValve();
-    assertThatThrownBy(() -> valve.withHeadDiameter(3))
-        .hasMessageContaining("valve head diameter")
-        .hasMessageContaining("8 to 200 mm, was 3");
+    assertThatThrownBy(() -> valve.withHeadDiameterMm(3))
+        .hasMessageContaining("quantity.valveHead")
+        .hasMessageContaining("3.0");
     assertThatThrownBy(() -> valve.withBackCuts(List.of(new Cut(30, 19))))
-        .hasMessageContaining("reach in 18.15 mm");
-    assertThatThrownBy(() -> valve.withEdgeRadius(1.5))
-        .hasMessageContaining("must not be larger than the margin");
-    assertThatThrownBy(() -> valve.withFace(80, 2)).hasMessageContaining("valve face angle");
-    assertThatThrownBy(() -> new Underhead(80, 2)).hasMessageContaining("underhead angle");
+        .hasMessageContaining("faceReachesStem");
+    assertThatThrownBy(() -> valve.withEdgeRadiusMm(1.5))
+        .hasMessageContaining("edgeRadiusWithinMargin");
+    assertThatThrownBy(() -> valve.withFace(80, 2)).hasMessageContaining("quantity.faceAngle");
+    assertThatThrownBy(() -> new Underhead(80, 2)).hasMessageContaining("quantity.underheadAngle");
   }
 }

@@ -10,8 +10,12 @@ import finebore.desk.theme.Theme;
 import finebore.formats.FileProblem;
 import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
+import finebore.formats.PracticeFiles;
+import finebore.words.Language;
 import java.nio.file.Path;
 import java.util.Optional;
+import java.util.logging.Level;
+import java.util.logging.Logger;
 import javafx.application.Platform;
 import javafx.stage.Stage;
 
@@ -20,6 +24,8 @@ final class DeskStart {
 
   private record Start(Optional<JobDocument> document, Optional<Path> file) {}
 
+  private static final Logger LOG = Logger.getLogger(DeskStart.class.getName());
+
   private DeskStart() {}
 
   /**
@@ -27,12 +33,17 @@ final class DeskStart {
    *
    * @throws FileProblem if no window can open
    */
-  static void open(Optional<JobDocument> document, Optional<Path> file) throws FileProblem {
+  static void open(Optional<JobDocument> document, Optional<Path> file, Optional<Language> language)
+      throws FileProblem {
     DeskFolder folder = DeskFolder.ofUser();
     Start start = document.isPresent() ? new Start(document, file) : lastJob(folder);
     JobSession session =
         new JobSession(
             start.document().orElseGet(() -> JobDocument.fresh(JobFile.demo())), start.file());
+    session.speak(language.orElseGet(folder::language));
+    session.usePractices(
+        PracticeFiles.with(
+            folder.practices(), e -> LOG.log(Level.WARNING, session.words().say(e), e)));
     start.file().ifPresent(folder::keepRecent);
     Toolkit.await();
     Platform.runLater(() -> show(folder, session, start.document().isEmpty()));
@@ -46,8 +57,13 @@ final class DeskStart {
     session.useRack(rack.cutters());
     MainWindow window =
         new MainWindow(
-            stage, folder, session, recovery, FilePicker.ofSystem(stage), folder.theme());
-    rack.problem().ifPresent(window::tell);
+            stage,
+            folder,
+            session,
+            recovery,
+            FilePicker.ofSystem(stage, session::words),
+            folder.theme());
+    rack.problem().map(session.words()::say).ifPresent(window::tell);
     if (welcome) {
       window.welcome();
     }

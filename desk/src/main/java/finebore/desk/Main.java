@@ -1,11 +1,14 @@
 package finebore.desk;
 
 import finebore.cli.Commands;
+import finebore.code.Message;
+import finebore.code.Term;
 import finebore.desk.prove.ProveStation;
 import finebore.desk.theme.Theme;
 import finebore.formats.FileProblem;
 import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
+import finebore.words.Language;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -39,11 +42,21 @@ public final class Main {
     return words.contains("demo") || words.contains("open");
   }
 
+  /** An option that has been given something else than it takes. */
+  static FileProblem unexpected(String option, String expected, String found) {
+    return new FileProblem(
+        Message.of("cli.unexpected")
+            .with("option", Term.quote(option))
+            .with("expected", Term.quote(expected))
+            .with("found", Term.quote(found)));
+  }
+
   /** Options of a picture. */
   static final class Picture {
     private static final List<String> STATIONS =
         Stream.concat(
-                Stream.of("found", "plan", "variants", "suggest"), ProveStation.VIEWS.stream())
+                Stream.of("job", "found", "plan", "variants", "suggest"),
+                ProveStation.VIEWS.stream())
             .toList();
 
     @Option(names = "--shot", paramLabel = "OUT.png", description = "Writes a picture and exits.")
@@ -52,7 +65,7 @@ public final class Main {
     @Option(
         names = "--station",
         defaultValue = "plan",
-        description = "Which view: found, plan, variants, suggest, prove, ladder or bench.")
+        description = "Which view: job, found, plan, variants, suggest, prove, ladder or bench.")
     private String station;
 
     @Option(names = "--test", description = "Which flow test is looked at, from 1.")
@@ -96,17 +109,33 @@ public final class Main {
         description = "Text size in percent, 100 to 150.")
     private int text;
 
+    @Option(names = "--language", description = "Language of the window, such as en or de.")
+    private String language;
+
+    private Optional<Language> spoken() throws FileProblem {
+      if (language == null) {
+        return Optional.empty();
+      }
+      Optional<Language> found = Language.of(language);
+      if (found.isEmpty()) {
+        throw unexpected(
+            "--language",
+            String.join(", ", Language.all().stream().map(Language::tag).toList()),
+            language);
+      }
+      return found;
+    }
+
     Integer run(JobDocument document, Optional<Path> file) throws FileProblem {
       if (shot == null) {
-        DeskStart.open(Optional.of(document), file);
+        DeskStart.open(Optional.of(document), file, spoken());
         return 0;
       }
       if (!STATIONS.contains(station)) {
-        throw new FileProblem(
-            "--station: expected one of " + String.join(", ", STATIONS) + ", found " + station);
+        throw unexpected("--station", String.join(", ", STATIONS), station);
       }
       if (!theme.equals("paper") && !theme.equals("dark")) {
-        throw new FileProblem("--theme: expected paper or dark, found " + theme);
+        throw unexpected("--theme", "paper, dark", theme);
       }
       Shot.take(
           shot,
@@ -121,7 +150,8 @@ public final class Main {
               text,
               station,
               Optional.ofNullable(operation),
-              Optional.ofNullable(test)));
+              Optional.ofNullable(test),
+              spoken().orElse(Language.ENGLISH)));
       return 0;
     }
   }
@@ -140,8 +170,7 @@ public final class Main {
     @Override
     public Integer call() throws FileProblem {
       if (!JobFile.demoNames().contains(job)) {
-        throw new FileProblem(
-            "--job: expected one of " + String.join(", ", JobFile.demoNames()) + ", found " + job);
+        throw unexpected("--job", String.join(", ", JobFile.demoNames()), job);
       }
       return picture.run(JobDocument.fresh(JobFile.demo(job)), Optional.empty());
     }
@@ -158,7 +187,7 @@ public final class Main {
     @Override
     public Integer call() throws FileProblem {
       if (file == null) {
-        DeskStart.open(Optional.empty(), Optional.empty());
+        DeskStart.open(Optional.empty(), Optional.empty(), Optional.empty());
         return 0;
       }
       return picture.run(JobFile.read(file), Optional.of(file));

@@ -1,5 +1,7 @@
 package finebore.desk;
 
+import finebore.code.Message;
+import finebore.code.Term;
 import finebore.desk.session.DeskFolder;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.Recovery;
@@ -9,9 +11,11 @@ import finebore.desk.theme.Theme;
 import finebore.formats.FileProblem;
 import finebore.formats.JobDocument;
 import finebore.job.Engine.SeatPlace;
-import finebore.units.Notation;
-import finebore.units.NotationException;
-import finebore.units.UnitSystem;
+import finebore.units.Units;
+import finebore.words.Language;
+import finebore.words.Notation;
+import finebore.words.NotationException;
+import finebore.words.UnitSystem;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -45,24 +49,33 @@ final class Shot {
       int text,
       String station,
       Optional<Integer> operation,
-      Optional<Integer> test) {}
+      Optional<Integer> test,
+      Language language) {}
 
   static void take(Path out, View view) throws FileProblem {
     if (!view.size().matches("\\d{3,4}x\\d{3,4}")) {
-      throw new FileProblem(
-          "--size: expected width and height such as 1280x800, found " + view.size());
+      throw Main.unexpected("--size", "1280x800", view.size());
     }
     double lift;
     try {
       lift = Notation.length(view.lift(), UnitSystem.METRIC);
     } catch (NotationException e) {
-      throw new FileProblem("--lift: " + e.getMessage(), e);
+      throw Main.unexpected("--lift", "3 mm", view.lift());
     }
     SeatPlace place =
         view.document().job().engine().seats().stream()
             .filter(s -> s.label().equals(view.seat()))
             .findFirst()
-            .orElseThrow(() -> new FileProblem("--seat: the job has no seat " + view.seat()));
+            .orElseThrow(
+                () ->
+                    Main.unexpected(
+                        "--seat",
+                        String.join(
+                            ", ",
+                            view.document().job().engine().seats().stream()
+                                .map(SeatPlace::label)
+                                .toList()),
+                        view.seat()));
     CompletableFuture<WritableImage> picture = new CompletableFuture<>();
     Toolkit.await();
     Platform.runLater(() -> draw(view, place, lift, picture));
@@ -70,7 +83,10 @@ final class Shot {
       WritableImage image = picture.get();
       ImageIO.write(SwingFXUtils.fromFXImage(image, null), "png", out.toFile());
     } catch (IOException e) {
-      throw new FileProblem(out + " cannot be written: " + e.getMessage(), e);
+      throw new FileProblem(
+          Message.of("file.unwritable")
+              .with("file", Term.quote(out.toString()))
+              .with("cause", Term.quote(String.valueOf(e.getMessage()))));
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
     } catch (ExecutionException e) {
@@ -88,6 +104,7 @@ final class Shot {
       DeskFolder folder = new DeskFolder(Files.createTempDirectory("finebore-shot"));
       folder.keepTextScale(view.text() / 100.0);
       JobSession session = new JobSession(unitsOf(view), Optional.empty());
+      session.speak(view.language());
       session.select(place);
       session.showFound(view.found());
       view.operation().ifPresent(k -> session.lookAfter(OptionalInt.of(k)));
@@ -98,7 +115,7 @@ final class Shot {
               folder,
               session,
               new Recovery(folder),
-              FilePicker.ofSystem(stage),
+              FilePicker.ofSystem(stage, session::words),
               view.theme());
       window.plan().section().liftProperty().set(lift);
       window.show(view.station());
@@ -161,9 +178,7 @@ final class Shot {
         .map(
             u ->
                 document.withJob(
-                    document
-                        .job()
-                        .withUnits("inch".equals(u) ? UnitSystem.INCH : UnitSystem.METRIC)))
+                    document.job().withUnits("inch".equals(u) ? Units.INCH : Units.MM)))
         .orElse(document);
   }
 }

@@ -1,5 +1,7 @@
 package finebore.desk;
 
+import finebore.code.Message;
+import finebore.code.Term;
 import finebore.formats.FileProblem;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
@@ -35,10 +37,8 @@ final class Toolkit {
       READY.get();
     } catch (ExecutionException e) {
       throw new FileProblem(
-          "no window can open here: "
-              + e.getCause().getMessage()
-              + "; see ./finebore demo --shot OUT.png",
-          e);
+          Message.of("cli.noWindow")
+              .with("cause", Term.quote(String.valueOf(e.getCause().getMessage()))));
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
     }

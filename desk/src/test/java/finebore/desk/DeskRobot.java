@@ -89,6 +89,7 @@ final class DeskRobot extends FxRobot {
     recovery = new Recovery(folder);
     session = new JobSession(JobDocument.fresh(JobFile.demo()), Optional.empty());
     window = new MainWindow(stage, folder, session, recovery, picks, Theme.PAPER);
+    window.show("plan");
     stage.setWidth(1280);
     stage.setHeight(800);
     stage.show();
@@ -196,6 +197,33 @@ final class DeskRobot extends FxRobot {
     write(typed);
     type(javafx.scene.input.KeyCode.ENTER);
     WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  /** Chooses what reads so. */
+  void choose(String box, String words) {
+    runFx(() -> pick(lookup(box).query(), words));
+  }
+
+  private static <T> void pick(javafx.scene.control.ChoiceBox<T> box, String words) {
+    box.setValue(
+        box.getItems().stream()
+            .filter(i -> box.getConverter().toString(i).equals(words))
+            .findFirst()
+            .orElseThrow());
+  }
+
+  /** Goes to the station of a digit. */
+  void goTo(javafx.scene.input.KeyCode digit) {
+    press(javafx.scene.input.KeyCode.CONTROL)
+        .type(digit)
+        .release(javafx.scene.input.KeyCode.CONTROL);
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  /** What is said to the hand that types. */
+  String said() {
+    WaitForAsyncUtils.waitForFxEvents();
+    return session.messages().said().get().text();
   }
 
   /** All findings as shown, one text. */

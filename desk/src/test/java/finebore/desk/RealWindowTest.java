@@ -111,6 +111,7 @@ class RealWindowTest {
     assertThat(desk.exitValue()).isEqualTo(1);
     assertThat(Files.readAllLines(folder.resolve("out.txt")))
         .filteredOn(line -> line.startsWith("finebore"))
-        .containsExactly("finebore: --seat: the job has no seat I9");
+        .containsExactly(
+            "finebore: --seat: expected one of I1, E1, I2, E2, I3, E3, I4, E4, found I9");
   }
 }

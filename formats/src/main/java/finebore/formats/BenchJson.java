@@ -7,13 +7,14 @@ import finebore.bench.BenchReading;
 import finebore.bench.CheckPlate;
 import finebore.bench.FlowTest;
 import finebore.bench.LiftReadings;
-import finebore.bench.LiftReadings.Place;
+import finebore.bench.LiftReadings.PortPlace;
 import finebore.bench.PlateCheck;
 import finebore.bench.SetUp;
 import finebore.bench.SetUp.Inlet;
 import finebore.bench.SetUp.Pipe;
 import finebore.bench.SetUp.TestedState;
 import finebore.bench.SetUp.TestedValve;
+import finebore.code.Message;
 import finebore.flow.Direction;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
@@ -95,7 +96,12 @@ final class BenchJson {
                         s.at("kind").oneOf(TestedState.Kind.values(), BenchJson::name),
                         s.at("operations").whole())),
         n.at("valve")
-            .build(v -> new TestedValve(v.at("headDiameterMm").number(), v.at("name").text())),
+            .build(
+                v ->
+                    new TestedValve(
+                        v.at("headDiameterMm").number(),
+                        v.at("name").text(),
+                        optional(v.at("shape"), JobReader::valve))),
         n.at("boreMm").optionalNumber(),
         n.at("inlet")
             .build(
@@ -133,13 +139,14 @@ final class BenchJson {
         n.at("temperatureC").optionalNumber());
   }
 
-  private static Map<Place, Double> places(Node n, String value) {
-    Map<Place, Double> places = new EnumMap<>(Place.class);
+  private static Map<PortPlace, Double> places(Node n, String value) {
+    Map<PortPlace, Double> places = new EnumMap<>(PortPlace.class);
     n.list(p -> p)
         .forEach(
             p ->
                 places.put(
-                    p.at("place").oneOf(Place.values(), BenchJson::name), p.at(value).number()));
+                    p.at("place").oneOf(PortPlace.values(), BenchJson::name),
+                    p.at(value).number()));
     return places;
   }
 
@@ -147,8 +154,7 @@ final class BenchJson {
     try {
       return LocalDate.parse(n.text());
     } catch (DateTimeParseException e) {
-      throw new Node.Misfit(
-          "at " + n.path() + ": expected a day such as 2026-03-14, found " + n.json());
+      throw n.misfit(Message.of("expected.day"));
     }
   }
 
@@ -235,9 +241,14 @@ final class BenchJson {
     n.putObject("state")
         .put("kind", name(setUp.state().kind()))
         .put("operations", setUp.state().operations());
-    n.putObject("valve")
-        .put("headDiameterMm", setUp.valve().headDiameterMm())
-        .put("name", setUp.valve().name());
+    ObjectNode valve = n.putObject("valve");
+    valve.put("headDiameterMm", setUp.valve().headDiameterMm());
+    valve.put("name", setUp.valve().name());
+    if (setUp.valve().shape().isPresent()) {
+      valve.set("shape", JobWriter.valve(setUp.valve().shape().get()));
+    } else {
+      valve.putNull("shape");
+    }
     JobWriter.optional(n, "boreMm", setUp.boreMm());
     ObjectNode inlet = n.putObject("inlet").put("kind", name(setUp.inlet().kind()));
     JobWriter.optional(inlet, "radiusMm", setUp.inlet().radiusMm());
@@ -276,8 +287,8 @@ final class BenchJson {
     return n;
   }
 
-  private static void places(ArrayNode list, String value, Map<Place, Double> places) {
-    for (Place place : Place.values()) {
+  private static void places(ArrayNode list, String value, Map<PortPlace, Double> places) {
+    for (PortPlace place : PortPlace.values()) {
       if (places.containsKey(place)) {
         list.addObject().put("place", name(place)).put(value, places.get(place));
       }

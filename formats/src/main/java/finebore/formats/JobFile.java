@@ -1,5 +1,6 @@
 package finebore.formats;
 
+import finebore.code.Term;
 import finebore.job.Job;
 import java.io.IOException;
 import java.io.InputStream;
@@ -30,7 +31,7 @@ public final class JobFile {
   public static final String EXTENSION = ".finebore.json";
 
   static final String FORMAT = "finebore-job";
-  static final int VERSION = 3;
+  static final int VERSION = 4;
 
   /** Larger than any real job by far; a file beyond it is not one. */
   private static final long MAX_BYTES = 64L << 20;
@@ -49,18 +50,19 @@ public final class JobFile {
     String text;
     try {
       if (Files.isDirectory(file)) {
-        throw new FileProblem(file + " is a folder, not a job file");
+        throw new FileProblem(FileProblem.of("isFolder", file));
       }
       if (Files.size(file) > MAX_BYTES) {
-        throw new FileProblem(file + " is larger than any job file; it was not read");
+        throw new FileProblem(FileProblem.of("tooLarge", file));
       }
       text = Files.readString(file);
     } catch (NoSuchFileException e) {
-      throw new FileProblem(file + " does not exist", e);
+      throw new FileProblem(FileProblem.of("doesNotExist", file), e);
     } catch (java.nio.charset.CharacterCodingException e) {
-      throw new FileProblem(file + " is not a job file: it is not UTF-8 text", e);
+      throw new FileProblem(FileProblem.of("notUtf8", file), e);
     } catch (IOException e) {
-      throw new FileProblem(file + " cannot be read: " + e.getMessage(), e);
+      throw new FileProblem(
+          FileProblem.of("unreadable", file).with("cause", FileProblem.cause(e)), e);
     }
     return parse(text, file.toString());
   }
@@ -72,35 +74,36 @@ public final class JobFile {
       tree = MAPPER.readTree(text);
     } catch (JacksonException e) {
       TokenStreamLocation at = e.getLocation();
-      String place =
-          at == null ? "" : " at line " + at.getLineNr() + ", column " + at.getColumnNr();
       throw new FileProblem(
-          name + " is damaged or cut short" + place + ": " + e.getOriginalMessage(), e);
+          FileProblem.of(at == null ? "damaged" : "damagedAt", name)
+              .with("line", Term.count(at == null ? 0 : at.getLineNr()))
+              .with("column", Term.count(at == null ? 0 : at.getColumnNr()))
+              .with("cause", Term.quote(e.getOriginalMessage())),
+          e);
     }
     if (!(tree instanceof ObjectNode object)
         || !FORMAT.equals(object.path("format").asString(""))) {
-      throw new FileProblem(
-          name + " is not a Fine Bore job: at format: expected \"" + FORMAT + "\"");
+      throw new FileProblem(FileProblem.of("notAJob", name).with("format", Term.quote(FORMAT)));
     }
     try {
       Node root = new Node(object, "");
       int version = root.at("version").whole();
       if (version > VERSION) {
         throw new FileProblem(
-            name
-                + " was written by a newer Fine Bore: at version: expected at most "
-                + VERSION
-                + ", found "
-                + version);
+            FileProblem.of("newer", name)
+                .with("most", Term.count(VERSION))
+                .with("found", Term.count(version)));
       }
       if (version < 1) {
         throw new FileProblem(
-            name + ": at version: expected 1 to " + VERSION + ", found " + version);
+            FileProblem.of("version", name)
+                .with("most", Term.count(VERSION))
+                .with("found", Term.count(version)));
       }
       OlderVersions.bringUp(object, version);
       return new JobDocument(JobReader.read(root), new JobDocument.Source(object));
     } catch (Node.Misfit e) {
-      throw new FileProblem(name + ": " + e.getMessage(), e);
+      throw new FileProblem(FileProblem.of("within", name).with("problem", e.problem()), e);
     }
   }
 

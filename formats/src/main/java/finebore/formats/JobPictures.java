@@ -1,5 +1,6 @@
 package finebore.formats;
 
+import finebore.code.Term;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -41,13 +42,12 @@ public final class JobPictures {
     String ending = name.substring(name.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT);
     if (!ENDINGS.contains(ending)) {
       throw new FileProblem(
-          picture
-              + " is not a picture: expected a name that ends in "
-              + String.join(", ", ENDINGS));
+          FileProblem.of("notAPicture", picture)
+              .with("endings", Term.quote(String.join(", ", ENDINGS))));
     }
     try {
       if (Files.size(picture) > MOST_BYTES) {
-        throw new FileProblem(picture + " is larger than 40 MB; it was not copied");
+        throw new FileProblem(FileProblem.of("pictureTooLarge", picture));
       }
       byte[] bytes = Files.readAllBytes(picture);
       Path folder = folder(job);
@@ -62,7 +62,8 @@ public final class JobPictures {
       }
       return copy.getFileName().toString();
     } catch (IOException e) {
-      throw new FileProblem(picture + " cannot be copied: " + e.getMessage(), e);
+      throw new FileProblem(
+          FileProblem.of("notCopied", picture).with("cause", FileProblem.cause(e)), e);
     }
   }
 
@@ -90,7 +91,8 @@ public final class JobPictures {
           Files.createDirectories(target);
           SafeFile.write(copy, Files.readAllBytes(picture), false);
         } catch (IOException e) {
-          throw new FileProblem(picture + " cannot be copied: " + e.getMessage(), e);
+          throw new FileProblem(
+              FileProblem.of("notCopied", picture).with("cause", FileProblem.cause(e)), e);
         }
       }
     }

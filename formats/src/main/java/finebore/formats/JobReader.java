@@ -5,13 +5,16 @@ import finebore.flow.CamLift;
 import finebore.job.Engine;
 import finebore.job.Group;
 import finebore.job.Job;
-import finebore.job.Overrule;
-import finebore.job.Pairing;
+import finebore.job.JobIdentity;
+import finebore.job.JobSettings;
+import finebore.job.OldOverrule;
 import finebore.job.Plan;
+import finebore.job.Plan.PlannedStep;
 import finebore.job.TestPlan;
 import finebore.seat.Cut;
 import finebore.seat.Seat;
-import finebore.units.UnitSystem;
+import finebore.units.Units;
+import finebore.valve.Pairing;
 import finebore.valve.Underhead;
 import finebore.valve.Valve;
 import java.util.LinkedHashMap;
@@ -28,18 +31,17 @@ final class JobReader {
 
   private static Job job(Node n) {
     return new Job(
-        n.at("name").text(),
-        n.at("purpose").text(),
-        n.at("units").oneOf(UnitSystem.values(), JobWriter::unitsName),
-        n.at("practice").text(),
+        new JobIdentity(n.at("name").text(), n.at("purpose").text(), n.at("notes").text()),
+        new JobSettings(
+            n.at("units").oneOf(Units.values(), Units::key),
+            n.at("practice").text(),
+            n.at("test").build(JobReader::test)),
         n.at("engine").build(JobReader::engine),
         n.at("head").build(HeadJson::read),
         n.at("intake").build(JobReader::group),
         n.at("exhaust").build(JobReader::group),
         exceptions(n.at("exceptions")),
-        n.at("test").build(JobReader::test),
-        n.at("bench").build(BenchJson::read),
-        n.at("notes").text());
+        n.at("bench").build(BenchJson::read));
   }
 
   private static Engine engine(Node n) {
@@ -75,9 +77,15 @@ final class JobReader {
   private static Plan plan(Node n) {
     return new Plan(
         pairing(n),
-        n.at("operations").list(o -> o.build(OperationJson::read)),
-        n.at("overrules")
-            .list(o -> o.build(r -> new Overrule(r.at("where").text(), r.at("reason").text()))),
+        n.at("operations")
+            .list(
+                o ->
+                    new PlannedStep(
+                        o.build(i -> i.at("id").whole()), o.build(OperationJson::read))),
+        n.at("overrules").list(o -> o.build(OverruleJson::read)),
+        n.at("toConfirm")
+            .list(o -> o.build(r -> new OldOverrule(r.at("where").text(), r.at("reason").text()))),
+        n.at("followsFound").flag(),
         n.at("ready").flag());
   }
 
@@ -86,7 +94,7 @@ final class JobReader {
   }
 
   private static Seat seat(Node n) {
-    return new Seat(
+    return Seat.of(
         n.at("cuts").list(c -> c.build(JobReader::cut)),
         n.at("sealingCut").whole() - 1,
         n.at("outsideDiameterMm").number(),
@@ -98,7 +106,7 @@ final class JobReader {
         n.at("roofAngleDeg").number());
   }
 
-  private static Valve valve(Node n) {
+  static Valve valve(Node n) {
     return new Valve(
         n.at("headDiameterMm").number(),
         n.at("marginMm").number(),

@@ -3,12 +3,11 @@ package finebore.formats;
 import finebore.job.Engine;
 import finebore.job.Group;
 import finebore.job.Job;
-import finebore.job.Pairing;
 import finebore.job.Plan;
 import finebore.job.TestPlan;
 import finebore.seat.Cut;
 import finebore.seat.Seat;
-import finebore.units.UnitSystem;
+import finebore.valve.Pairing;
 import finebore.valve.Valve;
 import java.util.List;
 import java.util.OptionalDouble;
@@ -24,10 +23,6 @@ final class JobWriter {
 
   private JobWriter() {}
 
-  static String unitsName(UnitSystem units) {
-    return units == UnitSystem.METRIC ? "mm" : "inch";
-  }
-
   static ObjectNode write(Job job) {
     ObjectNode root = NODES.objectNode();
     root.put("format", JobFile.FORMAT);
@@ -35,7 +30,7 @@ final class JobWriter {
     ObjectNode n = root.putObject("job");
     n.put("name", job.name());
     n.put("purpose", job.purpose());
-    n.put("units", unitsName(job.units()));
+    n.put("units", job.units().key());
     n.put("practice", job.practice());
     n.set("engine", engine(job.engine()));
     n.set("head", HeadJson.write(job.head()));
@@ -80,10 +75,13 @@ final class JobWriter {
   private static ObjectNode plan(Plan plan) {
     ObjectNode n = pairing(plan.wanted());
     ArrayNode operations = n.putArray("operations");
-    plan.operations().forEach(o -> operations.add(OperationJson.write(o)));
+    plan.steps().forEach(s -> operations.add(OperationJson.write(s.operation()).put("id", s.id())));
     ArrayNode overrules = n.putArray("overrules");
-    plan.overrules()
-        .forEach(o -> overrules.addObject().put("where", o.where()).put("reason", o.reason()));
+    plan.overrules().forEach(o -> overrules.add(OverruleJson.write(o)));
+    ArrayNode old = n.putArray("toConfirm");
+    plan.toConfirm()
+        .forEach(o -> old.addObject().put("where", o.where()).put("reason", o.reason()));
+    n.put("followsFound", plan.follows());
     n.put("ready", plan.ready());
     return n;
   }
@@ -125,7 +123,7 @@ final class JobWriter {
     return list;
   }
 
-  private static ObjectNode valve(Valve valve) {
+  static ObjectNode valve(Valve valve) {
     ObjectNode n = NODES.objectNode();
     n.put("headDiameterMm", valve.headDiameterMm());
     n.put("marginMm", valve.marginMm());

@@ -1,5 +1,8 @@
 package finebore.formats;
 
+import finebore.code.Message;
+import finebore.code.RuleViolation;
+import finebore.code.Term;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
@@ -16,14 +19,31 @@ record Node(JsonNode json, String path) {
   static final class Misfit extends RuntimeException {
     private static final long serialVersionUID = 1L;
 
-    Misfit(String message) {
-      super(message);
+    private final transient Message problem;
+
+    Misfit(Message problem) {
+      super(problem.code() + problem.terms());
+      this.problem = problem;
+    }
+
+    Message problem() {
+      return problem;
     }
   }
 
+  /** What was expected at this place, and what is there. */
+  Misfit misfit(Message expected) {
+    boolean missing = json == null || json.isMissingNode();
+    Message problem =
+        Message.of(missing ? "place.missing" : "place.misfit")
+            .with("place", Term.quote(path))
+            .with("expected", Term.phrase(expected));
+    return new Misfit(
+        missing ? problem : problem.with("found", Term.quote(shorten(json.toString()))));
+  }
+
   private Misfit misfit(String expected) {
-    String shown = json == null || json.isMissingNode() ? "missing" : shorten(json.toString());
-    return new Misfit("at " + path + ": expected " + expected + ", found " + shown);
+    return misfit(Message.of("expected." + expected));
   }
 
   private static String shorten(String text) {
@@ -32,7 +52,7 @@ record Node(JsonNode json, String path) {
 
   Node at(String field) {
     if (!json.isObject()) {
-      throw misfit("an object");
+      throw misfit("object");
     }
     JsonNode child = json.get(field);
     return new Node(child, path.isEmpty() ? field : path + "." + field);
@@ -44,28 +64,28 @@ record Node(JsonNode json, String path) {
 
   String text() {
     if (json == null || !json.isString()) {
-      throw misfit("a text");
+      throw misfit("text");
     }
     return json.stringValue();
   }
 
   double number() {
     if (json == null || !json.isNumber() || !Double.isFinite(json.doubleValue())) {
-      throw misfit("a number");
+      throw misfit("number");
     }
     return json.doubleValue();
   }
 
   int whole() {
     if (json == null || !json.isIntegralNumber() || !json.canConvertToInt()) {
-      throw misfit("a whole number");
+      throw misfit("whole");
     }
     return json.intValue();
   }
 
   boolean flag() {
     if (json == null || !json.isBoolean()) {
-      throw misfit("true or false");
+      throw misfit("flag");
     }
     return json.booleanValue();
   }
@@ -76,7 +96,7 @@ record Node(JsonNode json, String path) {
 
   <T> List<T> list(Function<Node, T> reader) {
     if (json == null || !json.isArray()) {
-      throw misfit("a list");
+      throw misfit("list");
     }
     List<T> list = new ArrayList<>();
     for (int k = 0; k < json.size(); k++) {
@@ -85,7 +105,7 @@ record Node(JsonNode json, String path) {
     return list;
   }
 
-  <E extends Enum<E>> E oneOf(E[] values, Function<E, String> name) {
+  <E> E oneOf(E[] values, Function<E, String> name) {
     String text = text();
     List<String> names = new ArrayList<>();
     for (E value : values) {
@@ -94,18 +114,21 @@ record Node(JsonNode json, String path) {
       }
       names.add(name.apply(value));
     }
-    throw misfit("one of " + String.join(", ", names));
+    throw misfit(Message.of("expected.oneOf").with("names", Term.quote(String.join(", ", names))));
   }
 
   /** Builds a record from this place; a broken invariant is reported with the place. */
   <T> T build(Function<Node, T> reader) {
     if (json == null || !json.isObject()) {
-      throw misfit("an object");
+      throw misfit("object");
     }
     try {
       return reader.apply(this);
-    } catch (IllegalArgumentException e) {
-      throw new Misfit("at " + path + ": " + e.getMessage());
+    } catch (RuleViolation e) {
+      throw new Misfit(
+          Message.of("place.rule")
+              .with("place", Term.quote(path))
+              .with("rule", Term.phrase(e.violated())));
     }
   }
 }

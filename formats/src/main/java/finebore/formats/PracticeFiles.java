@@ -1,5 +1,8 @@
 package finebore.formats;
 
+import finebore.code.Message;
+import finebore.code.Term;
+import finebore.finding.Basis;
 import finebore.practice.Practice;
 import finebore.practice.Range;
 import finebore.study.ReadingKind;
@@ -7,19 +10,38 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.stream.Stream;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Practices as JSON: those that ship with the program, and the reader for a user's own. */
 public final class PracticeFiles {
 
   private static final List<String> SHIPPED = List.of("road", "fast-road", "race", "boosted");
+
+  /** Names for the grounds that are no source; anything else in a file is taken for a source. */
+  private static final Map<String, Basis> BASES =
+      Map.of(
+          "common practice",
+          Basis.COMMON_PRACTICE,
+          "common practice, no source",
+          Basis.COMMON_PRACTICE,
+          "own practice",
+          Basis.OWN_PRACTICE,
+          "geometry",
+          Basis.GEOMETRY);
 
   private static final List<Practice> ALL = SHIPPED.stream().map(PracticeFiles::shipped).toList();
 
@@ -28,6 +50,90 @@ public final class PracticeFiles {
   /** The shipped practices, the mildest first. */
   public static List<Practice> all() {
     return ALL;
+  }
+
+  /** A practice's file name ends so. */
+  public static final String EXTENSION = ".practice.json";
+
+  /**
+   * The shipped practices and those in a folder, by name of file; one of the same id stands in for
+   * a shipped one.
+   *
+   * @param problem told what cannot be read and is left out
+   */
+  public static List<Practice> with(Path folder, Consumer<FileProblem> problem) {
+    Map<String, Practice> all = new LinkedHashMap<>();
+    ALL.forEach(p -> all.put(p.id(), p));
+    for (Path file : in(folder, problem)) {
+      try {
+        Practice own = read(file);
+        all.put(own.id(), own);
+      } catch (FileProblem e) {
+        problem.accept(e);
+      }
+    }
+    return List.copyOf(all.values());
+  }
+
+  private static List<Path> in(Path folder, Consumer<FileProblem> problem) {
+    if (!Files.isDirectory(folder)) {
+      return List.of();
+    }
+    try (Stream<Path> files = Files.list(folder)) {
+      return files.filter(f -> f.toString().endsWith(EXTENSION)).sorted().toList();
+    } catch (IOException e) {
+      problem.accept(unreadable(folder, e));
+      return List.of();
+    }
+  }
+
+  /**
+   * Reads a practice's file.
+   *
+   * @throws FileProblem if it cannot be read
+   */
+  public static Practice read(Path file) throws FileProblem {
+    try {
+      return parse(Files.readString(file), file.toString());
+    } catch (IOException e) {
+      throw unreadable(file, e);
+    }
+  }
+
+  private static FileProblem unreadable(Path file, IOException e) {
+    return new FileProblem(
+        FileProblem.of("unreadable", file.toString())
+            .with("cause", Term.quote(String.valueOf(e.getMessage()))),
+        e);
+  }
+
+  /** A practice as JSON, which {@link #parse} reads back. */
+  public static String text(Practice practice) {
+    ObjectNode root = JsonMapper.shared().createObjectNode();
+    root.put("id", practice.id()).put("name", practice.name()).put("about", practice.about());
+    ranges(root.putObject("intake"), practice.intake());
+    ranges(root.putObject("exhaust"), practice.exhaust());
+    return JsonMapper.shared().writerWithDefaultPrettyPrinter().writeValueAsString(root) + "\n";
+  }
+
+  private static void ranges(ObjectNode node, Map<ReadingKind, Range> ranges) {
+    for (ReadingKind kind : ReadingKind.values()) {
+      Range range = ranges.get(kind);
+      if (range != null) {
+        ObjectNode one = node.putObject(kind.key());
+        range.min().ifPresent(v -> one.put("min", v));
+        range.max().ifPresent(v -> one.put("max", v));
+        one.put("basis", text(range.basis()));
+      }
+    }
+  }
+
+  private static String text(Basis basis) {
+    return BASES.entrySet().stream()
+        .filter(e -> e.getValue().equals(basis))
+        .map(Map.Entry::getKey)
+        .min(Comparator.comparing(String::length))
+        .orElse(basis.source());
   }
 
   /** A shipped practice by its id. */
@@ -58,9 +164,10 @@ public final class PracticeFiles {
                   ranges(n.at("intake")),
                   ranges(n.at("exhaust"))));
     } catch (JacksonException e) {
-      throw new FileProblem(name + " is damaged: " + e.getOriginalMessage(), e);
+      throw new FileProblem(
+          FileProblem.of("damaged", name).with("cause", Term.quote(e.getOriginalMessage())), e);
     } catch (Node.Misfit e) {
-      throw new FileProblem(name + ": " + e.getMessage(), e);
+      throw new FileProblem(FileProblem.of("within", name).with("problem", e.problem()), e);
     }
   }
 
@@ -74,16 +181,27 @@ public final class PracticeFiles {
         ranges.put(
             kind,
             at.build(
-                n -> new Range(n.at("min").number(), n.at("max").number(), n.at("basis").text())));
+                n ->
+                    new Range(
+                        n.at("min").optionalNumber(),
+                        n.at("max").optionalNumber(),
+                        basis(n.at("basis").text()))));
       }
     }
     for (String field : node.json().propertyNames()) {
       if (!known.contains(field)) {
         throw new Node.Misfit(
-            "at " + node.path() + ": \"" + field + "\" is not a reading; known are " + known);
+            Message.of("place.notAReading")
+                .with("place", Term.quote(node.path()))
+                .with("found", Term.quote(field))
+                .with("names", Term.quote(String.join(", ", known))));
       }
     }
     return ranges;
+  }
+
+  private static Basis basis(String text) {
+    return BASES.getOrDefault(text, Basis.source(text));
   }
 
   private static Practice shipped(String id) {

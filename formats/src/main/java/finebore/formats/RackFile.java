@@ -1,5 +1,6 @@
 package finebore.formats;
 
+import finebore.code.Term;
 import finebore.cutting.Cutter;
 import finebore.seat.Cut;
 import java.io.IOException;
@@ -23,7 +24,7 @@ public final class RackFile {
   /** The rack that ships with the program, invented cutters in the usual stacks. */
   public static List<Cutter> shipped() {
     try {
-      return parse(shippedText(), "the shipped rack");
+      return parse(shippedText(), "rack.json");
     } catch (FileProblem e) {
       throw new IllegalStateException(e.getMessage(), e);
     }
@@ -47,7 +48,8 @@ public final class RackFile {
     try {
       return parse(Files.readString(file), file.toString());
     } catch (IOException e) {
-      throw new FileProblem(file + " cannot be read: " + e.getMessage(), e);
+      throw new FileProblem(
+          FileProblem.of("unreadable", file).with("cause", FileProblem.cause(e)), e);
     }
   }
 
@@ -57,17 +59,20 @@ public final class RackFile {
       Node root = new Node(JsonMapper.shared().readTree(text), "");
       if (!FORMAT.equals(root.at("format").text()) || root.at("version").whole() > VERSION) {
         throw new FileProblem(
-            name + ": expected format \"" + FORMAT + "\", version at most " + VERSION);
+            FileProblem.of("notARack", name)
+                .with("format", Term.quote(FORMAT))
+                .with("most", Term.count(VERSION)));
       }
       List<Cutter> cutters = root.at("cutters").list(c -> c.build(RackFile::cutter));
       if (cutters.isEmpty()) {
-        throw new FileProblem(name + ": at cutters: expected at least one cutter");
+        throw new FileProblem(FileProblem.of("noCutters", name));
       }
       return cutters;
     } catch (Node.Misfit e) {
-      throw new FileProblem(name + ": " + e.getMessage(), e);
+      throw new FileProblem(FileProblem.of("within", name).with("problem", e.problem()), e);
     } catch (JacksonException e) {
-      throw new FileProblem(name + " is not JSON: " + e.getOriginalMessage(), e);
+      throw new FileProblem(
+          FileProblem.of("damaged", name).with("cause", Term.quote(e.getOriginalMessage())), e);
     }
   }
 

@@ -1,10 +1,14 @@
 package finebore.formats;
 
+import finebore.code.Message;
+import finebore.code.Term;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
+import java.nio.file.AccessDeniedException;
 import java.nio.file.AtomicMoveNotSupportedException;
 import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
@@ -49,16 +53,16 @@ public final class SafeFile {
       forceFolder(target.getParent());
     } catch (IOException e) {
       discard(temporary);
-      throw new FileProblem(file + " cannot be written: " + reason(e), e);
+      throw new FileProblem(FileProblem.of("unwritable", file).with("cause", reason(e)), e);
     }
   }
 
-  private static String reason(IOException e) {
-    return e instanceof java.nio.file.NoSuchFileException
-        ? "its folder does not exist"
-        : e instanceof java.nio.file.AccessDeniedException
-            ? "no permission"
-            : String.valueOf(e.getMessage());
+  private static Term reason(IOException e) {
+    return switch (e) {
+      case NoSuchFileException gone -> Term.phrase(Message.of("cause.noFolder"));
+      case AccessDeniedException denied -> Term.phrase(Message.of("cause.noPermission"));
+      default -> FileProblem.cause(e);
+    };
   }
 
   private static void move(Path from, Path to) throws IOException {

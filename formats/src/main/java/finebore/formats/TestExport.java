@@ -4,10 +4,12 @@ import finebore.bench.BenchReading;
 import finebore.bench.FlowTest;
 import finebore.bench.LiftReadings;
 import finebore.bench.ReducedTest;
+import finebore.bench.SetUp.TestedState;
 import finebore.job.Job;
-import finebore.units.UnitSystem;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -25,7 +27,7 @@ public final class TestExport {
   private TestExport() {}
 
   public static String csv(Job job) {
-    UnitSystem units = job.units();
+    TableUnits units = TableUnits.of(job.units());
     StringBuilder out = new StringBuilder();
     CSVFormat format = CSVFormat.DEFAULT.builder().setRecordSeparator("\n").get();
     try (CSVPrinter printer = new CSVPrinter(out, format)) {
@@ -41,7 +43,7 @@ public final class TestExport {
           "percent",
           "range",
           "depression (" + units.pressure().symbol() + ")",
-          "temperature (" + units.temperatureUnit().substring(1) + ")",
+          "temperature (" + units.temperature().symbol() + ")",
           "noisy",
           "swirl (rpm)",
           "remarks",
@@ -60,7 +62,7 @@ public final class TestExport {
 
   private static void print(
       CSVPrinter printer,
-      UnitSystem units,
+      TableUnits units,
       FlowTest test,
       LiftReadings lift,
       Optional<ReducedTest.Lift> reduced)
@@ -72,7 +74,7 @@ public final class TestExport {
       row.add(test.name());
       row.add(test.setUp().seat());
       row.add(test.setUp().direction().name().toLowerCase(Locale.ROOT));
-      row.add(test.setUp().state().words());
+      row.add(state(test.setUp().state()));
       row.add(test.date().map(LocalDate::toString).orElse(""));
       row.add(plain(units.length().fromBase(lift.liftMm())));
       if (k < lift.readings().size()) {
@@ -88,7 +90,7 @@ public final class TestExport {
                 : "");
         row.add(
             reading.temperatureC().isPresent()
-                ? plain(units.temperatureFrom(reading.temperatureC().getAsDouble()))
+                ? plain(units.temperature().fromBase(reading.temperatureC().getAsDouble()))
                 : "");
       } else {
         row.addAll(List.of("", "", "", "", "", ""));
@@ -98,15 +100,25 @@ public final class TestExport {
       row.add(k == 0 ? lift.remarks() : "");
       row.add(
           reduced.isPresent() && k < reduced.get().flowsM3s().size()
-              ? UnitSystem.fixed(units.flow().fromBase(reduced.get().flowsM3s().get(k)), 2)
+              ? plain(units.flow().fromBase(reduced.get().flowsM3s().get(k)), 2)
               : "");
       printer.printRecord(row);
     }
   }
 
+  /** The state as files write it: "found", or "partly 2". */
+  private static String state(TestedState state) {
+    String kind = state.kind().name().toLowerCase(Locale.ROOT);
+    return state.kind() == TestedState.Kind.PARTLY ? kind + " " + state.operations() : kind;
+  }
+
   private static String plain(double value) {
-    return java.math.BigDecimal.valueOf(value)
-        .setScale(6, java.math.RoundingMode.HALF_EVEN)
+    return plain(value, 6);
+  }
+
+  private static String plain(double value, int digits) {
+    return BigDecimal.valueOf(value)
+        .setScale(digits, RoundingMode.HALF_EVEN)
         .stripTrailingZeros()
         .toPlainString();
   }

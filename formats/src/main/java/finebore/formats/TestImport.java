@@ -3,8 +3,12 @@ package finebore.formats;
 import finebore.bench.BenchReading;
 import finebore.bench.FlowTest;
 import finebore.bench.LiftReadings;
+import finebore.code.Coded;
+import finebore.code.Message;
+import finebore.code.RuleViolation;
+import finebore.code.Term;
+import finebore.units.Dimension;
 import finebore.units.Unit;
-import finebore.units.UnitSystem;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -19,124 +23,112 @@ import java.util.regex.Pattern;
 /**
  * Flow tests out of a table, described in docs/bench-csv.md: one row for each reading, or one row
  * for each lift with a column for each test.
+ *
+ * <p>What a column holds and in which unit is what its heading or the user says. Nothing is
+ * guessed: a column of lifts or flows without a unit is asked about.
  */
 public final class TestImport {
 
   private TestImport() {}
 
   /** What a column holds. */
-  public enum Role {
-    IGNORE("leave out"),
+  public enum Role implements Coded {
+    IGNORE("ignore"),
     TEST("test"),
     SEAT("seat"),
-    LIFT("lift"),
-    FLOW("flow"),
-    PERCENT("% of range"),
+    LIFT("lift", Dimension.LENGTH),
+    FLOW("flow", Dimension.FLOW),
+    PERCENT("percent"),
     RANGE("range"),
-    DEPRESSION("depression"),
-    TEMPERATURE("temperature"),
+    DEPRESSION("depression", Dimension.PRESSURE),
+    TEMPERATURE("temperature", Dimension.TEMPERATURE),
     NOISY("noisy"),
     SWIRL("swirl"),
     REMARKS("remarks");
 
-    private final String words;
+    private final String key;
+    private final List<Unit> units;
 
-    Role(String words) {
-      this.words = words;
+    Role(String key) {
+      this.key = key;
+      this.units = List.of();
     }
 
-    public String words() {
-      return words;
-    }
-  }
-
-  /** The units a column may be in; NONE for those without. */
-  public enum ColumnUnit {
-    NONE(""),
-    MM("mm"),
-    INCH("in"),
-    THOU("thou"),
-    CFM("cfm"),
-    LITRE_PER_SECOND("l/s"),
-    CUBIC_METRE_PER_SECOND("m3/s"),
-    INCH_OF_WATER("inH2O"),
-    KILOPASCAL("kPa"),
-    PASCAL("Pa"),
-    CELSIUS("C"),
-    FAHRENHEIT("F");
-
-    private final String symbol;
-
-    ColumnUnit(String symbol) {
-      this.symbol = symbol;
+    Role(String key, Dimension dimension) {
+      this.key = key;
+      this.units = Unit.of(dimension);
     }
 
-    public String symbol() {
-      return symbol;
+    /** Its name on the command line. */
+    public String key() {
+      return key;
     }
 
-    double toBase(double value) {
-      return switch (this) {
-        case NONE, CELSIUS -> value;
-        case FAHRENHEIT -> UnitSystem.INCH.temperatureToC(value);
-        case MM -> Unit.MM.toBase(value);
-        case INCH -> Unit.INCH.toBase(value);
-        case THOU -> Unit.THOU.toBase(value);
-        case CFM -> Unit.CFM.toBase(value);
-        case LITRE_PER_SECOND -> Unit.LITRE_PER_SECOND.toBase(value);
-        case CUBIC_METRE_PER_SECOND -> value;
-        case INCH_OF_WATER -> Unit.INCH_OF_WATER.toBase(value);
-        case KILOPASCAL -> Unit.KILOPASCAL.toBase(value);
-        case PASCAL -> value;
-      };
+    @Override
+    public String code() {
+      return "column." + key;
     }
 
-    /** The units that fit a role, the usual one first; empty where it takes none. */
-    public static List<ColumnUnit> of(Role role) {
-      return switch (role) {
-        case LIFT -> List.of(MM, INCH, THOU);
-        case FLOW -> List.of(CFM, LITRE_PER_SECOND, CUBIC_METRE_PER_SECOND);
-        case DEPRESSION -> List.of(INCH_OF_WATER, KILOPASCAL, PASCAL);
-        case TEMPERATURE -> List.of(CELSIUS, FAHRENHEIT);
-        default -> List.of();
-      };
+    /** The units it may be in; none where it takes none. */
+    public List<Unit> units() {
+      return units;
     }
   }
 
   /**
    * What one column is taken for.
    *
-   * @param known whether its heading said so
+   * @param heading as the table has it
+   * @param role what it holds; empty where nobody has said
+   * @param unit the unit its numbers are in; empty where it takes none or nobody has said
+   * @param saidUnit the unit that stands in its heading, understood or not; empty where none does
    */
-  public record Column(String heading, Role role, ColumnUnit unit, boolean known) {
+  public record Column(String heading, Optional<Role> role, Optional<Unit> unit, String saidUnit) {
 
-    public Column {
-      List<ColumnUnit> fit = ColumnUnit.of(role);
-      if (fit.isEmpty() ? unit != ColumnUnit.NONE : !fit.contains(unit)) {
-        throw new IllegalArgumentException(
-            "column \""
-                + heading
-                + "\": "
-                + role.words()
-                + " cannot be in \""
-                + unit.symbol()
-                + "\"");
-      }
-    }
-
-    /** Taken for something else, in that role's usual unit. */
+    /** Taken for something else, in the unit its heading says. */
     public Column as(Role changed) {
-      List<ColumnUnit> fit = ColumnUnit.of(changed);
-      return new Column(heading, changed, fit.isEmpty() ? ColumnUnit.NONE : fit.getFirst(), true);
+      return new Column(
+          heading,
+          Optional.of(changed),
+          changed.units().stream().filter(u -> isSymbol(u, saidUnit)).findFirst(),
+          saidUnit);
     }
 
-    public Column in(ColumnUnit changed) {
-      return new Column(heading, role, changed, true);
+    public Column in(Unit changed) {
+      return new Column(heading, role, Optional.of(changed), saidUnit);
+    }
+
+    boolean is(Role asked) {
+      return role.equals(Optional.of(asked));
+    }
+
+    /** What is still to be said of it; empty when it can be read. */
+    public Optional<Message> question() {
+      Message about = Message.of("import.column").with("column", Term.quote(heading));
+      if (role.isEmpty()) {
+        return Optional.of(about.with("question", Message.of("import.whatIsIt")));
+      }
+      List<Unit> fit = role.get().units();
+      if (fit.isEmpty() || unit.filter(fit::contains).isPresent()) {
+        return Optional.empty();
+      }
+      Message which =
+          saidUnit.isEmpty()
+              ? Message.of("import.whichUnit")
+              : Message.of("import.unknownUnit").with("said", Term.quote(saidUnit));
+      return Optional.of(
+          about.with(
+              "question",
+              which
+                  .with("role", role.get())
+                  .with(
+                      "units",
+                      Term.quote(String.join(", ", fit.stream().map(Unit::symbol).toList())))));
     }
   }
 
   /** A row, or a cell of it, that was not taken, and why. */
-  public record Rejected(long row, String text, String reason) {}
+  public record Rejected(long row, String text, Message reason) {}
 
   /** Readings of one test. */
   public record Imported(String name, Optional<String> seat, List<LiftReadings> lifts) {}
@@ -149,73 +141,111 @@ public final class TestImport {
     }
   }
 
+  /** A name, and behind it a unit in brackets or after an underscore. */
   private static final Pattern HEADING =
-      Pattern.compile("^(.*?)[\\s_]*(?:[\\[(]\\s*(.*?)\\s*[\\])]|_([a-z0-9/]+))?$");
+      Pattern.compile(
+          "^(.*?)[\\s_]*(?:[\\[(]\\s*(.*?)\\s*[\\])]|_([a-z0-9/]+)|,\\s*([a-z0-9/%\"]+))?$",
+          Pattern.DOTALL);
+
+  /** A unit of flow, at a depression or not: "cfm", "CFM @ 28". */
+  private static final Pattern FLOW_AT =
+      Pattern.compile("^(cfm|l/s|m3/s)(\\s*@\\s*[\\d.]+\\s*\"?.*)?$");
+
+  private static final Map<String, Role> NAMES =
+      Map.ofEntries(
+          Map.entry("test", Role.TEST),
+          Map.entry("name", Role.TEST),
+          Map.entry("seat", Role.SEAT),
+          Map.entry("valve", Role.SEAT),
+          Map.entry("port", Role.SEAT),
+          Map.entry("lift", Role.LIFT),
+          Map.entry("valve lift", Role.LIFT),
+          Map.entry("opening", Role.LIFT),
+          Map.entry("flow", Role.FLOW),
+          Map.entry("reading", Role.FLOW),
+          Map.entry("percent", Role.PERCENT),
+          Map.entry("%", Role.PERCENT),
+          Map.entry("range", Role.RANGE),
+          Map.entry("depression", Role.DEPRESSION),
+          Map.entry("test pressure", Role.DEPRESSION),
+          Map.entry("temperature", Role.TEMPERATURE),
+          Map.entry("temp", Role.TEMPERATURE),
+          Map.entry("noisy", Role.NOISY),
+          Map.entry("noise", Role.NOISY),
+          Map.entry("swirl", Role.SWIRL),
+          Map.entry("remarks", Role.REMARKS),
+          Map.entry("remark", Role.REMARKS),
+          Map.entry("notes", Role.REMARKS));
+
+  /** Columns that the export writes and the import has no use for. */
+  private static final List<String> OURS =
+      List.of("at standard", "repeat", "direction", "state", "date");
 
   /** Takes columns for what their headings say. */
   public static List<Column> guess(CsvTable table) {
     return table.headings().stream().map(TestImport::guess).toList();
   }
 
+  /** Whether a cell is a heading that is understood. */
+  static boolean isHeading(String cell) {
+    return !cell.isBlank() && guess(cell).role().isPresent();
+  }
+
   private static Column guess(String heading) {
-    Matcher parts = HEADING.matcher(heading.strip().toLowerCase(Locale.ROOT).replace("\u00b0", ""));
+    String plain = heading.strip().toLowerCase(Locale.ROOT).replace("\u00b0", "");
+    Matcher at = FLOW_AT.matcher(plain);
+    if (at.matches()) {
+      return new Column(heading, Optional.empty(), Optional.empty(), at.group(1)).as(Role.FLOW);
+    }
+    Matcher parts = HEADING.matcher(plain);
     parts.matches();
     String name = parts.group(1).strip();
-    String unit = parts.group(2) != null ? parts.group(2) : parts.group(3);
-    Role role = role(name, unit);
-    List<ColumnUnit> fit = ColumnUnit.of(role);
-    if (fit.isEmpty()) {
-      return new Column(heading, role, ColumnUnit.NONE, role != Role.IGNORE || isOurs(name));
+    String unit =
+        parts.group(2) != null
+            ? parts.group(2)
+            : parts.group(3) != null ? parts.group(3) : parts.group(4);
+    String said = unit == null ? "" : unit.replace(" ", "");
+    Column column = new Column(heading, Optional.empty(), Optional.empty(), said);
+    if (said.equals("%")) {
+      return column.as(Role.PERCENT);
     }
-    Optional<ColumnUnit> said =
-        fit.stream()
-            .filter(u -> unit != null && u.symbol().equalsIgnoreCase(unit.replace(" ", "")))
-            .findFirst();
-    return new Column(heading, role, said.orElse(fit.getFirst()), said.isPresent());
-  }
-
-  /** Columns that the export writes and the import has no use for. */
-  private static boolean isOurs(String name) {
-    return List.of("at standard", "repeat", "direction", "state", "date").contains(name);
-  }
-
-  private static Role role(String name, String unit) {
-    boolean flowUnit =
-        unit != null
-            && ColumnUnit.of(Role.FLOW).stream().anyMatch(u -> u.symbol().equalsIgnoreCase(unit));
-    if ("%".equals(unit) || name.equals("percent") || name.equals("%")) {
-      return Role.PERCENT;
+    if (OURS.contains(name)) {
+      return column.as(Role.IGNORE);
     }
-    return switch (name) {
-      case "test", "name" -> Role.TEST;
-      case "seat", "valve", "port" -> Role.SEAT;
-      case "lift", "valve lift" -> Role.LIFT;
-      case "flow", "reading" -> Role.FLOW;
-      case "range" -> Role.RANGE;
-      case "depression", "test pressure" -> Role.DEPRESSION;
-      case "temperature", "temp" -> Role.TEMPERATURE;
-      case "noisy", "noise" -> Role.NOISY;
-      case "swirl" -> Role.SWIRL;
-      case "remarks", "remark", "notes" -> Role.REMARKS;
-      case "at standard" -> Role.IGNORE;
-      // A heading of its own in a unit of flow is a test in a column.
-      default -> flowUnit ? Role.FLOW : Role.IGNORE;
-    };
+    if (NAMES.containsKey(name)) {
+      return column.as(NAMES.get(name));
+    }
+    // A heading of its own in a unit of flow is a test in a column.
+    Matcher flow = FLOW_AT.matcher(said);
+    return flow.matches()
+        ? new Column(heading, Optional.empty(), Optional.empty(), flow.group(1)).as(Role.FLOW)
+        : column;
   }
 
-  /** What a mapping lacks, in words; empty when it can be used. */
-  public static Optional<String> missing(List<Column> columns) {
-    long lifts = columns.stream().filter(c -> c.role() == Role.LIFT).count();
-    long flows = columns.stream().filter(c -> c.role() == Role.FLOW).count();
-    long percents = columns.stream().filter(c -> c.role() == Role.PERCENT).count();
+  private static boolean isSymbol(Unit unit, String said) {
+    return unit.symbol().equalsIgnoreCase(said)
+        || unit == Unit.INCH && (said.equals("\"") || said.equalsIgnoreCase("inch"))
+        || unit == Unit.THOU && said.equalsIgnoreCase("th")
+        || unit == Unit.INCH_OF_WATER && said.equalsIgnoreCase("inh20");
+  }
+
+  /** What a mapping lacks; empty when it can be used. */
+  public static Optional<Message> missing(List<Column> columns) {
+    long lifts = columns.stream().filter(c -> c.is(Role.LIFT)).count();
+    long flows = columns.stream().filter(c -> c.is(Role.FLOW)).count();
+    long percents = columns.stream().filter(c -> c.is(Role.PERCENT)).count();
+    Optional<Message> open = columns.stream().flatMap(c -> c.question().stream()).findFirst();
+    if (open.isPresent()) {
+      return open;
+    }
     if (lifts != 1) {
-      return Optional.of("expected one column of lifts, found " + lifts);
+      return Optional.of(Message.of("import.oneLift").with("found", Term.count(lifts)));
     }
     if (flows + percents == 0) {
-      return Optional.of("expected a column of flow or of % of a range, found none");
+      return Optional.of(Message.of("import.noFlow"));
     }
-    if (percents > 0 && columns.stream().noneMatch(c -> c.role() == Role.RANGE)) {
-      return Optional.of("% of a range needs a column that names the range");
+    if (percents > 0 && columns.stream().noneMatch(c -> c.is(Role.RANGE))) {
+      return Optional.of(Message.of("import.noRange"));
     }
     return Optional.empty();
   }
@@ -227,15 +257,19 @@ public final class TestImport {
    * @throws FileProblem if the columns are not enough
    */
   public static Result read(CsvTable table, List<Column> columns, String name) throws FileProblem {
-    Optional<String> missing = missing(columns);
+    Optional<Message> missing = missing(columns);
     if (missing.isPresent()) {
       throw new FileProblem(
-          missing.get() + "; the headings are " + String.join(", ", table.headings()));
+          Message.of("import.lacks")
+              .with("lack", Term.phrase(missing.get()))
+              .with("headings", Term.quote(String.join(", ", table.headings()))));
     }
     return new Reader(columns, name).read(table);
   }
 
   private static final class Reader {
+    private static final int LONGEST = 80;
+
     private final List<Column> columns;
     private final String name;
     private final boolean wide;
@@ -246,15 +280,22 @@ public final class TestImport {
     Reader(List<Column> columns, String name) {
       this.columns = columns;
       this.name = name;
-      this.wide = columns.stream().filter(c -> c.role() == Role.FLOW).count() > 1;
+      this.wide = columns.stream().filter(c -> c.is(Role.FLOW)).count() > 1;
     }
 
     /** What is wrong with a row. */
     private static final class Wrong extends Exception {
       private static final long serialVersionUID = 1L;
 
-      Wrong(String message) {
-        super(message);
+      private final transient Message reason;
+
+      Wrong(Message reason) {
+        super(reason.code());
+        this.reason = reason;
+      }
+
+      Wrong(String what) {
+        this(Message.of("import.row." + what));
       }
     }
 
@@ -262,8 +303,10 @@ public final class TestImport {
       for (CsvTable.Row row : table.rows()) {
         try {
           take(row);
-        } catch (Wrong | IllegalArgumentException e) {
-          rejected.add(new Rejected(row.number(), row.text(), e.getMessage()));
+        } catch (Wrong e) {
+          rejected.add(new Rejected(row.number(), row.text(), e.reason));
+        } catch (RuleViolation e) {
+          rejected.add(new Rejected(row.number(), row.text(), e.violated()));
         }
       }
       List<Imported> imported = new ArrayList<>();
@@ -276,9 +319,7 @@ public final class TestImport {
     }
 
     private void take(CsvTable.Row row) throws Wrong {
-      double lift =
-          number(row, Role.LIFT)
-              .orElseThrow(() -> new Wrong("lift: expected a number, found nothing"));
+      double lift = number(row, Role.LIFT).orElseThrow(() -> new Wrong("noLift"));
       LiftReadings noted =
           LiftReadings.of(lift, List.of())
               .withNoisy(flag(row))
@@ -287,24 +328,30 @@ public final class TestImport {
       boolean any = false;
       for (int k = 0; k < columns.size(); k++) {
         Column column = columns.get(k);
-        boolean percent = column.role() == Role.PERCENT;
-        if ((column.role() == Role.FLOW || percent) && !row.cell(k).isEmpty()) {
+        boolean percent = column.is(Role.PERCENT);
+        if ((column.is(Role.FLOW) || percent) && !row.cell(k).isEmpty()) {
           try {
             BenchReading reading = reading(row, k, percent);
             put(testName(row, column), lift, noted, Optional.of(reading));
             any = true;
-          } catch (Wrong | IllegalArgumentException e) {
+          } catch (Wrong e) {
             if (!wide) {
               throw e;
             }
             // The other tests of the row are none the worse.
-            rejected.add(new Rejected(row.number(), row.cell(k), e.getMessage()));
+            rejected.add(new Rejected(row.number(), row.cell(k), e.reason));
+            any = true;
+          } catch (RuleViolation e) {
+            if (!wide) {
+              throw e;
+            }
+            rejected.add(new Rejected(row.number(), row.cell(k), e.violated()));
             any = true;
           }
         }
       }
       if (!any && noted.isEmpty()) {
-        throw new Wrong("no reading in this row");
+        throw new Wrong("noReading");
       }
       if (!any) {
         put(testName(row, columns.getFirst()), lift, noted, Optional.empty());
@@ -313,9 +360,11 @@ public final class TestImport {
 
     private String testName(CsvTable.Row row, Column column) {
       String own = wide ? column.heading() : text(row, Role.TEST);
-      String test = own.isEmpty() ? name : own;
-      String cut = test.length() > 80 ? test.substring(0, 80) : test;
       String seat = text(row, Role.SEAT);
+      // Seats are no repeats of each other, whatever their readings are called.
+      String plain = seat.isEmpty() ? name : seat + " " + name;
+      String test = own.isEmpty() ? plain : own;
+      String cut = test.length() > LONGEST ? test.substring(0, LONGEST) : test;
       if (!seat.isEmpty()) {
         seats.putIfAbsent(cut, seat);
       }
@@ -344,7 +393,7 @@ public final class TestImport {
       OptionalDouble temperature = optional(number(row, Role.TEMPERATURE));
       String range = text(row, Role.RANGE);
       if (percent && range.isEmpty()) {
-        throw new Wrong("range: expected the name of the bench's range, found nothing");
+        throw new Wrong("noRangeName");
       }
       return new BenchReading(
           value, percent ? Optional.of(range) : Optional.empty(), depression, temperature);
@@ -356,7 +405,7 @@ public final class TestImport {
 
     private String text(CsvTable.Row row, Role role) {
       for (int k = 0; k < columns.size(); k++) {
-        if (columns.get(k).role() == role) {
+        if (columns.get(k).is(role)) {
           return row.cell(k);
         }
       }
@@ -368,13 +417,13 @@ public final class TestImport {
       return switch (text) {
         case "", "no", "0", "false", "n" -> false;
         case "yes", "1", "true", "y", "x" -> true;
-        default -> throw new Wrong("noisy: expected yes or no, found \"" + text + "\"");
+        default -> throw new Wrong(Message.of("import.row.noisy").with("found", Term.quote(text)));
       };
     }
 
     private Optional<Double> number(CsvTable.Row row, Role role) throws Wrong {
       for (int k = 0; k < columns.size(); k++) {
-        if (columns.get(k).role() == role && !row.cell(k).isEmpty()) {
+        if (columns.get(k).is(role) && !row.cell(k).isEmpty()) {
           return Optional.of(number(row, k));
         }
       }
@@ -384,16 +433,14 @@ public final class TestImport {
     private double number(CsvTable.Row row, int column) throws Wrong {
       String cell = row.cell(column);
       Column what = columns.get(column);
-      try {
-        String plain = cell.matches("[-+]?\\d*,\\d+") ? cell.replace(',', '.') : cell;
-        double value = Double.parseDouble(plain);
-        if (Double.isFinite(value)) {
-          return what.unit().toBase(value);
-        }
-      } catch (NumberFormatException e) {
-        // Said below, as for what is no finite number.
+      if (CsvTable.isNumber(cell)) {
+        double value = Double.parseDouble(cell.replace(',', '.'));
+        return what.unit().map(u -> u.toBase(value)).orElse(value);
       }
-      throw new Wrong(what.role().words() + ": expected a number, found \"" + cell + "\"");
+      throw new Wrong(
+          Message.of("import.row.number")
+              .with("role", what.role().orElseThrow())
+              .with("found", Term.quote(cell)));
     }
   }
 }

@@ -13,7 +13,7 @@ import finebore.bench.BenchReading;
 import finebore.bench.CheckPlate;
 import finebore.bench.FlowTest;
 import finebore.bench.LiftReadings;
-import finebore.bench.LiftReadings.Place;
+import finebore.bench.LiftReadings.PortPlace;
 import finebore.bench.PlateCheck;
 import finebore.bench.SetUp;
 import finebore.bench.SetUp.Inlet;
@@ -22,7 +22,7 @@ import finebore.bench.SetUp.TestedState;
 import finebore.bench.SetUp.TestedValve;
 import finebore.flow.Direction;
 import finebore.job.Job;
-import finebore.units.UnitSystem;
+import finebore.units.Units;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
@@ -110,8 +110,8 @@ class BenchJsonTest {
       lift =
           lift.withNoisy(chance.nextBoolean())
               .withSwirl(maybe(chance, chance.nextInt(1000) - 500))
-              .withSpeed(Place.values()[chance.nextInt(6)], maybe(chance, 90.5))
-              .withProbeDrop(Place.values()[chance.nextInt(6)], maybe(chance, 0.002))
+              .withSpeed(PortPlace.values()[chance.nextInt(6)], maybe(chance, 90.5))
+              .withProbeDrop(PortPlace.values()[chance.nextInt(6)], maybe(chance, 0.002))
               .withRemarks(chance.nextBoolean() ? "" : "streaks; \"wet\", then dry");
       lifts.add(lift);
       predicted.add(new FlowTest.Predicted(k * 1.27, chance.nextDouble(), 0.02));
@@ -132,7 +132,7 @@ class BenchJsonTest {
   }
 
   private static Schema schema() {
-    try (InputStream in = JobFile.class.getResourceAsStream("schema/job-3.schema.json")) {
+    try (InputStream in = JobFile.class.getResourceAsStream("schema/job-4.schema.json")) {
       return SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
           .getSchema(new String(in.readAllBytes(), StandardCharsets.UTF_8), InputFormat.JSON);
     } catch (IOException e) {
@@ -151,8 +151,7 @@ class BenchJsonTest {
   }
 
   @Property(tries = 60)
-  void readingsSurviveCsvInEitherUnits(@ForAll long seed, @ForAll UnitSystem units)
-      throws FileProblem {
+  void readingsSurviveCsvInEitherUnits(@ForAll long seed, @ForAll Units units) throws FileProblem {
     Job job = JobFile.demo().withBench(book(seed)).withUnits(units);
     long readings =
         readings(job.bench().tests().stream().flatMap(t -> t.lifts().stream()).toList());
@@ -166,7 +165,7 @@ class BenchJsonTest {
     assertThat(readings(result.tests().stream().flatMap(t -> t.lifts().stream()).toList()))
         .isEqualTo(readings);
     // Only lifts at which nothing was read and nothing seen have nothing to come back.
-    assertThat(result.rejected()).allMatch(r -> r.reason().equals("no reading in this row"));
+    assertThat(result.rejected()).allMatch(r -> r.reason().code().equals("import.row.noReading"));
   }
 
   private static long readings(List<LiftReadings> lifts) {
@@ -202,7 +201,7 @@ class BenchJsonTest {
         .extracting(TestImport.Rejected::row)
         .as(text.toString())
         .isEqualTo(bad);
-    assertThat(result.rejected()).noneMatch(r -> r.reason().isBlank());
+    assertThat(result.rejected()).noneMatch(r -> r.reason().code().isBlank());
   }
 
   @Property(tries = 60)
@@ -218,10 +217,10 @@ class BenchJsonTest {
     try {
       CsvTable table = CsvTable.of(text.toString());
       TestImport.Result result = TestImport.read(table, TestImport.guess(table), "x");
-      assertThat(result.rejected()).noneMatch(r -> r.reason().isBlank());
+      assertThat(result.rejected()).noneMatch(r -> r.reason().code().isBlank());
     } catch (FileProblem e) {
       // An opened quote that never closes is no table; it is said, not thrown about.
-      assertThat(e.getMessage()).contains("the table cannot be read");
+      assertThat(e.problem().code()).isIn("table.unreadable", "import.lacks");
     }
   }
 }

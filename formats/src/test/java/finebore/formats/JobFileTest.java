@@ -7,24 +7,35 @@ import com.networknt.schema.InputFormat;
 import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SpecificationVersion;
-import finebore.cutting.Operation;
+import finebore.cutting.Blend;
+import finebore.cutting.CutAngle;
+import finebore.cutting.CutForm;
+import finebore.cutting.CutUnder;
+import finebore.cutting.FitRing;
+import finebore.cutting.OpenBowl;
+import finebore.cutting.OpenThroat;
 import finebore.cutting.Plunge;
+import finebore.cutting.SweepChamber;
 import finebore.cutting.UsualOperations;
+import finebore.finding.FindingCode;
+import finebore.finding.Subject;
 import finebore.found.Measure;
 import finebore.found.Ring;
 import finebore.job.Head;
 import finebore.job.Job;
+import finebore.job.OldOverrule;
 import finebore.job.Overrule;
 import finebore.job.Plan;
 import finebore.job.Port;
 import finebore.seat.Cut;
-import finebore.units.UnitSystem;
+import finebore.units.Units;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import net.jqwik.api.ForAll;
@@ -44,7 +55,7 @@ class JobFileTest {
   }
 
   private static Schema schema() throws IOException {
-    try (InputStream in = JobFile.class.getResourceAsStream("schema/job-3.schema.json")) {
+    try (InputStream in = JobFile.class.getResourceAsStream("schema/job-4.schema.json")) {
       String text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
       return SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
           .getSchema(text, InputFormat.JSON);
@@ -69,8 +80,8 @@ class JobFileTest {
           JobFile.demo("tuff-650"),
           JobFile.demo("gabbro-4.2"),
           anyOperation(),
-          NewJob.of(UnitSystem.INCH),
-          NewJob.of(UnitSystem.METRIC)
+          NewJob.of(Units.INCH),
+          NewJob.of(Units.MM)
         }) {
       JobFile.write(JobDocument.fresh(job), file);
       assertThat(JobFile.read(file).job()).isEqualTo(job);
@@ -87,17 +98,31 @@ class JobFileTest {
             .plan()
             .withOperations(
                 List.of(
-                    new Operation.FitRing(new Ring(45, 30, 16, 9, 0.1, "bronze")),
-                    new Operation.CutForm("", OptionalDouble.of(39.5), new Plunge.ToDepth(8.4)),
-                    new Operation.CutForm("A", open, new Plunge.UntilClean(0.1, true)),
-                    new Operation.CutAngle(
-                        Operation.SingleTool.BLADE, 60, 37, new Plunge.AsPlanned()),
-                    new Operation.SweepChamber(15, 60, open),
-                    new Operation.CutUnder(12, open, 3, 2),
-                    new Operation.OpenBowl(OptionalDouble.of(37), open),
-                    new Operation.OpenThroat(open, 4, OptionalDouble.of(14)),
-                    new Operation.Blend(Operation.BlendSide.CHAMBER, 0.5, 1)))
-            .withOverrule(new Overrule("water", "wall checked twice"))
+                    new FitRing(new Ring(45, 30, 16, 9, 0.1, "bronze")),
+                    new CutForm("", OptionalDouble.of(39.5), new Plunge.ToDepth(8.4)),
+                    new CutForm("A", open, new Plunge.UntilClean(0.1, true)),
+                    new CutAngle(CutAngle.SingleTool.BLADE, 60, 37, new Plunge.AsPlanned()),
+                    new SweepChamber(15, 60, open),
+                    new CutUnder(12, open, 3, OptionalDouble.of(2)),
+                    new OpenBowl(OptionalDouble.of(37), open),
+                    new OpenThroat(open, 4, OptionalDouble.of(14)),
+                    new Blend(Blend.Side.CHAMBER, 0.5, 1)))
+            .withOverrule(
+                new Overrule(
+                    FindingCode.THROUGH_TO_WATER,
+                    "I2",
+                    Subject.operation(4),
+                    0.25,
+                    Optional.of(new SweepChamber(15, 60, open)),
+                    "wall checked twice"))
+            .withOverrule(
+                new Overrule(
+                    FindingCode.READING_MISSING,
+                    "I2",
+                    Subject.measure(Measure.VALVE_HEAD),
+                    1,
+                    Optional.empty(),
+                    "new valves"))
             .withReady(true);
     return job.withException(job.engine().seats().get(3), plan);
   }
@@ -118,6 +143,31 @@ class JobFileTest {
     assertThat(written).doesNotContain("\"planned\" : {");
     assertThat(schema().validate(written, InputFormat.JSON)).isEmpty();
     assertThat(JobFile.parse(written, "new").job()).isEqualTo(job);
+  }
+
+  @Test
+  void overrulesOfAnOlderFileAreToBeConfirmed() throws Exception {
+    String old;
+    try (InputStream in = JobFileTest.class.getResourceAsStream("version-3.finebore.json")) {
+      old = new String(in.readAllBytes(), StandardCharsets.UTF_8);
+    }
+    String overruled =
+        old.replaceFirst(
+            "\"overrules\" : \\[ \\]",
+            "\"overrules\" : [ { \"where\" : \"water\", \"reason\" : \"drilled\" } ]");
+    assertThat(overruled).isNotEqualTo(old);
+    JobDocument document = JobFile.parse(overruled, "old");
+    Plan plan = document.job().intake().plans().getFirst();
+    assertThat(plan.overrules()).isEmpty();
+    assertThat(plan.toConfirm()).containsExactly(new OldOverrule("water", "drilled"));
+    assertThat(plan.ready()).isFalse();
+    String written = JobFile.text(document);
+    assertThat(schema().validate(written, InputFormat.JSON)).isEmpty();
+    assertThat(JobFile.parse(written, "new").job()).isEqualTo(document.job());
+    // The seats and operations are those of the file.
+    assertThat(document.job().intake().found()).isEqualTo(JobFile.demo().intake().found());
+    assertThat(plan.operations())
+        .isEqualTo(JobFile.demo().intake().plans().getFirst().operations());
   }
 
   @Test
@@ -143,7 +193,10 @@ class JobFileTest {
     Job demo = JobFile.demo();
     var planned = demo.intake().planned();
     Job job =
-        demo.withPlanned(Port.INTAKE, planned.withSeat(planned.seat().withThroat(throat / 3 + 20)));
+        demo.withGroup(
+            Port.INTAKE,
+            demo.intake()
+                .withPlanned(planned.withSeat(planned.seat().withThroatDiameter(throat / 3 + 20))));
     assertThat(JobFile.parse(JobFile.text(JobDocument.fresh(job)), "x").job()).isEqualTo(job);
   }
 
@@ -151,17 +204,21 @@ class JobFileTest {
   void unknownFieldsSurviveEditing() throws FileProblem {
     String text =
         demoText()
-            .replaceFirst("\"version\" : 3,", "\"version\" : 3, \"shop\" : {\"bench\" : 7},")
+            .replaceFirst("\"version\" : 4,", "\"version\" : 4, \"shop\" : {\"bench\" : 7},")
             .replaceFirst("\"purpose\"", "\"customerColour\" : \"blue\", \"purpose\"")
             .replaceFirst("\"angleDeg\" : 60.0,", "\"angleDeg\" : 60.0, \"cutter\" : \"six\",");
     JobDocument document = JobFile.parse(text, "x");
-    Job job = document.job().withName("Renamed", "");
+    Job job = document.job().withName("Renamed");
     var found = job.intake().found();
     Job edited =
         job.withGroup(
             Port.INTAKE,
             job.intake()
-                .withFound(found.withSeat(found.seat().withCutInserted(0, new Cut(15, 0.4)))));
+                .withFound(
+                    found.withSeat(
+                        found
+                            .seat()
+                            .withStack(found.seat().stack().withInserted(0, new Cut(15, 0.4))))));
     String written = JobFile.text(document.withJob(edited));
     assertThat(written).contains("\"bench\" : 7").contains("\"customerColour\" : \"blue\"");
     // The unknown field stays with the 60, which has moved one place down.
@@ -174,17 +231,17 @@ class JobFileTest {
   @CsvSource(
       delimiter = '|',
       value = {
-        "\"boreMm\" : 81.0|\"boreMm\" : \"wide\"|at job.engine.boreMm: expected a number, found \"wide\"",
-        "\"boreMm\" : 81.0|\"boreMm\" : 5|at job.engine: bore must be 20 to 500, was 5",
-        "\"units\" : \"mm\"|\"units\" : \"furlong\"|at job.units: expected one of mm, inch, found \"furlong\"",
-        "\"sealingCut\" : 2|\"sealingCut\" : 9|at job.intake.found.seat: the sealing cut must be one of the 3 cuts, was number 9",
-        "\"widthMm\" : 0.6|\"widthMm\" : -1|at job.intake.found.seat.cuts[0]: cut width must be 0 to 50 mm, was -1",
-        "\"notes\"|\"remarks\"|at job.notes: expected a text, found missing",
-        "\"format\" : \"finebore-job\"|\"format\" : \"other\"|is not a Fine Bore job: at format",
-        "\"version\" : 3|\"version\" : 99|was written by a newer Fine Bore: at version: expected at most 3, found 99",
-        "\"version\" : 3|\"version\" : 0|at version: expected 1 to 3, found 0",
+        "\"boreMm\" : 81.0|\"boreMm\" : \"wide\"|job.engine.boreMm|expected.number",
+        "\"boreMm\" : 81.0|\"boreMm\" : 5|job.engine|quantity.bore",
+        "\"units\" : \"mm\"|\"units\" : \"furlong\"|job.units|mm, inch",
+        "\"sealingCut\" : 2|\"sealingCut\" : 9|job.intake.found.seat|rule.sealingCutIsOne",
+        "\"widthMm\" : 0.6|\"widthMm\" : -1|job.intake.found.seat.cuts[0]|quantity.cutWidth",
+        "\"notes\"|\"remarks\"|job.notes|place.missing",
+        "\"format\" : \"finebore-job\"|\"format\" : \"other\"|job.json|file.notAJob",
+        "\"version\" : 4|\"version\" : 99|job.json|file.newer",
+        "\"version\" : 4|\"version\" : 0|job.json|file.version",
       })
-  void namesThePlaceOfWhatIsWrong(String from, String to, String message) {
+  void namesThePlaceOfWhatIsWrong(String from, String to, String place, String code) {
     String text =
         demoText()
             .replaceFirst(
@@ -192,40 +249,38 @@ class JobFileTest {
     assertThat(text).isNotEqualTo(demoText());
     assertThatThrownBy(() -> JobFile.parse(text, "job.json"))
         .isInstanceOf(FileProblem.class)
-        .hasMessageStartingWith("job.json")
-        .hasMessageContaining(message);
+        .hasMessageContaining("job.json")
+        .hasMessageContaining("text=" + place + "]")
+        .hasMessageContaining(code);
   }
 
   @ParameterizedTest
   @CsvSource(
       delimiter = '|',
       value = {
-        "\"operation\" : \"openThroat\"|\"operation\" : \"paint\"|at job.intake.plans[0].operations[0].operation: expected one of openThroat, cutForm",
-        "\"taperDeg\" : 0.0|\"taperDeg\" : 80|at job.intake.plans[0].operations[0]: throat cutter taper must be 0 to 45 degrees, was 80",
-        "\"to\" : \"planned\"|\"to\" : \"hell\"|at job.intake.plans[0].operations[1].plunge.to: expected one of planned, depth, clean",
-        "\"ready\" : false|\"ready\" : \"soon\"|at job.intake.plans[0].ready: expected true or false, found \"soon\"",
-        "\"chosenPlan\" : 1|\"chosenPlan\" : 5|at job.intake: the chosen plan must be one of 2, was number 5",
-        "\"seatWidth\" : 2.31|\"seatWidth\" : 99|at job.head.seats[0]: Seat width must be 0 to 15 mm, was 99",
-        "\"fireRingMm\" : 83.5|\"fireRingMm\" : 2|at job.head.layout: fire ring diameter must be 15 to 600 mm, was 2",
-        "\"compressionRatio\" : 9.4|\"compressionRatio\" : \"high\"|at job.head.compressionRatio: expected a number, found \"high\"",
+        "\"operation\" : \"openThroat\"|\"operation\" : \"paint\"|job.intake.plans[0].operations[0].operation|openThroat, cutForm",
+        "\"taperDeg\" : 0.0|\"taperDeg\" : 80|job.intake.plans[0].operations[0]|quantity.throatTaper",
+        "\"to\" : \"planned\"|\"to\" : \"hell\"|job.intake.plans[0].operations[1].plunge.to|planned, depth, clean",
+        "\"ready\" : false|\"ready\" : \"soon\"|job.intake.plans[0].ready|expected.flag",
+        "\"chosenPlan\" : 1|\"chosenPlan\" : 5|job.intake|rule.chosenPlan",
+        "\"seatWidth\" : 2.31|\"seatWidth\" : 99|job.head.seats[0]|quantity.foundSeatWidth",
+        "\"fireRingMm\" : 83.5|\"fireRingMm\" : 2|job.head.layout|quantity.fireRing",
+        "\"compressionRatio\" : 9.4|\"compressionRatio\" : \"high\"|job.head.compressionRatio|expected.number",
       })
-  void namesThePlaceInAPlan(String from, String to, String message) {
-    namesThePlaceOfWhatIsWrong(from, to, message);
+  void namesThePlaceInAPlan(String from, String to, String place, String code) {
+    namesThePlaceOfWhatIsWrong(from, to, place, code);
   }
 
   @Test
   void anOperationOfAnotherKindTakesNoFieldsOver() throws FileProblem {
     JobDocument document = JobFile.parse(demoText(), "x");
     Job job = document.job();
-    Plan plan =
-        job.intake()
-            .plan()
-            .withOperationAt(0, new Operation.Blend(Operation.BlendSide.CHAMBER, 0.3, 1));
+    Plan plan = job.intake().plan().withOperationAt(0, new Blend(Blend.Side.CHAMBER, 0.3, 1));
     Job changed = job.withGroup(Port.INTAKE, job.intake().withPlan(plan));
     String written = JobFile.text(document.withJob(changed));
     assertThat(written.replaceAll("\\s+", ""))
         .contains(
-            "{\"operation\":\"blend\",\"side\":\"chamber\",\"keepOffMm\":0.3,\"radiusMm\":1.0}");
+            "{\"operation\":\"blend\",\"side\":\"chamber\",\"keepOffMm\":0.3,\"blendRadiusMm\":1.0,\"id\":1}");
     assertThat(JobFile.parse(written, "x").job()).isEqualTo(changed);
   }
 
@@ -239,18 +294,18 @@ class JobFileTest {
           .hasMessageContaining("job.json");
     }
     assertThatThrownBy(() -> JobFile.parse(text.substring(0, 300), "job.json"))
-        .hasMessageContaining("damaged or cut short at line");
+        .hasMessageContaining("file.damagedAt");
   }
 
   @Test
   void filesThatAreNoJobsAreSaid() throws IOException {
     assertThatThrownBy(() -> JobFile.read(folder.resolve("none.json")))
-        .hasMessageContaining("does not exist");
-    assertThatThrownBy(() -> JobFile.read(folder)).hasMessageContaining("is a folder");
+        .hasMessageContaining("file.doesNotExist");
+    assertThatThrownBy(() -> JobFile.read(folder)).hasMessageContaining("file.isFolder");
     Path binary =
         Files.write(folder.resolve("b.json"), new byte[] {(byte) 0xff, (byte) 0xfe, 0, 1});
-    assertThatThrownBy(() -> JobFile.read(binary)).hasMessageContaining("not UTF-8");
-    assertThatThrownBy(() -> JobFile.parse("[]", "x")).hasMessageContaining("not a Fine Bore job");
+    assertThatThrownBy(() -> JobFile.read(binary)).hasMessageContaining("file.notUtf8");
+    assertThatThrownBy(() -> JobFile.parse("[]", "x")).hasMessageContaining("file.notAJob");
     assertThatThrownBy(() -> JobFile.parse("", "x")).isInstanceOf(FileProblem.class);
   }
 
@@ -258,7 +313,7 @@ class JobFileTest {
   void theLastGoodCopyIsKeptAndNothingElseStaysBehind() throws Exception {
     Path file = folder.resolve("a.finebore.json");
     JobFile.write(JobDocument.fresh(JobFile.demo()), file);
-    JobFile.write(JobDocument.fresh(JobFile.demo().withName("Second", "")), file);
+    JobFile.write(JobDocument.fresh(JobFile.demo().withName("Second")), file);
     assertThat(JobFile.read(file).job().name()).isEqualTo("Second");
     assertThat(JobFile.read(folder.resolve("a.finebore.json.bak")).job().name())
         .isEqualTo("Skarn 1.6");
@@ -273,7 +328,7 @@ class JobFileTest {
             () ->
                 JobFile.write(JobDocument.fresh(JobFile.demo()), folder.resolve("no/such/a.json")))
         .isInstanceOf(FileProblem.class)
-        .hasMessageContaining("its folder does not exist");
+        .hasMessageContaining("cause.noFolder");
     Path taken = Files.createDirectory(folder.resolve("taken"));
     Files.writeString(taken.resolve("inside"), "x");
     assertThatThrownBy(() -> JobFile.write(JobDocument.fresh(JobFile.demo()), taken))

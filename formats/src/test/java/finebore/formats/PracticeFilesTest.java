@@ -3,10 +3,15 @@ package finebore.formats;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import finebore.finding.Basis;
 import finebore.job.Port;
 import finebore.practice.Practice;
 import finebore.study.ReadingKind;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 
 class PracticeFilesTest {
 
@@ -32,7 +37,7 @@ class PracticeFilesTest {
                         .as(practice.id() + " " + kind)
                         .isPresent());
       }
-      assertThat(practice.intake().values()).allSatisfy(r -> assertThat(r.basis()).isNotBlank());
+      assertThat(practice.intake().values()).allSatisfy(r -> assertThat(r.basis()).isNotNull());
     }
   }
 
@@ -63,12 +68,31 @@ class PracticeFilesTest {
                 .wanted(Port.INTAKE, ReadingKind.SEAT_WIDTH)
                 .orElseThrow()
                 .basis())
-        .isEqualTo("our book");
+        .isEqualTo(Basis.source("our book"));
     assertThatThrownBy(() -> PracticeFiles.parse(own.replace("seatWidth", "seatWidht"), "own.json"))
-        .hasMessageContaining("\"seatWidht\" is not a reading");
+        .hasMessageContaining("place.notAReading");
     assertThatThrownBy(() -> PracticeFiles.parse(own.replace("1.2", "0.2"), "own.json"))
-        .hasMessageContaining("at intake.seatWidth: range must not end before it begins");
+        .hasMessageContaining("rule.rangeRises");
     assertThatThrownBy(() -> PracticeFiles.parse("{", "own.json"))
-        .hasMessageContaining("own.json is damaged");
+        .hasMessageContaining("file.damaged");
+  }
+
+  @Test
+  void whatIsWrittenIsReadAgain(@TempDir Path folder) throws Exception {
+    for (Practice practice : PracticeFiles.all()) {
+      assertThat(PracticeFiles.parse(PracticeFiles.text(practice), "p")).isEqualTo(practice);
+    }
+    Practice road = PracticeFiles.all().getFirst();
+    Practice own = new Practice("own", "Our shop", "x", road.intake(), java.util.Map.of());
+    Files.writeString(folder.resolve("own.practice.json"), PracticeFiles.text(own));
+    Files.writeString(folder.resolve("bad.practice.json"), "{");
+    Files.writeString(folder.resolve("notes.txt"), "no practice");
+    List<FileProblem> problems = new java.util.ArrayList<>();
+    assertThat(PracticeFiles.with(folder, problems::add))
+        .hasSize(PracticeFiles.all().size() + 1)
+        .contains(own);
+    assertThat(problems).hasSize(1);
+    assertThat(PracticeFiles.with(folder.resolve("none"), problems::add))
+        .isEqualTo(PracticeFiles.all());
   }
 }

@@ -20,7 +20,7 @@ class SafeFileTest {
   void aReaderNeverSeesHalfAFile() throws Exception {
     Path file = folder.resolve("a.finebore.json");
     String first = JobFile.text(JobDocument.fresh(JobFile.demo()));
-    String second = JobFile.text(JobDocument.fresh(JobFile.demo().withName("Other", "")));
+    String second = JobFile.text(JobDocument.fresh(JobFile.demo().withName("Other")));
     SafeFile.write(file, first.getBytes(StandardCharsets.UTF_8), true);
     AtomicBoolean stop = new AtomicBoolean();
     AtomicReference<String> wrong = new AtomicReference<>("");

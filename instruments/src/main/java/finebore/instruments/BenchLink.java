@@ -1,5 +1,6 @@
 package finebore.instruments;
 
+import finebore.code.Message;
 import java.time.Duration;
 import java.util.Optional;
 
@@ -10,8 +11,15 @@ public interface BenchLink extends AutoCloseable {
   final class LinkLost extends Exception {
     private static final long serialVersionUID = 1L;
 
-    public LinkLost(String message) {
-      super(message);
+    private final transient Message loss;
+
+    public LinkLost(Message loss) {
+      super(loss.code() + loss.terms());
+      this.loss = loss;
+    }
+
+    public Message loss() {
+      return loss;
     }
   }
 

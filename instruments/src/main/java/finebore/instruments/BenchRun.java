@@ -1,6 +1,9 @@
 package finebore.instruments;
 
 import finebore.bench.CheckPlate;
+import finebore.code.Message;
+import finebore.code.Term;
+import finebore.units.Dimension;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -35,7 +38,7 @@ public final class BenchRun {
   }
 
   /** How a run ended: done, stopped, or why it could not go on. */
-  public record Outcome(boolean done, Optional<String> trouble) {
+  public record Outcome(boolean done, Optional<Message> trouble) {
     public static final Outcome DONE = new Outcome(true, Optional.empty());
     public static final Outcome STOPPED = new Outcome(false, Optional.empty());
   }
@@ -143,10 +146,13 @@ public final class BenchRun {
     try {
       return work.go();
     } catch (BenchTrouble e) {
-      return new Outcome(false, Optional.of(e.getMessage()));
+      return new Outcome(false, Optional.of(e.trouble()));
     } catch (IOException e) {
       return new Outcome(
-          false, Optional.of("what is read cannot be written down: " + e.getMessage()));
+          false,
+          Optional.of(
+              Message.of("bench.journal")
+                  .with("cause", Term.quote(String.valueOf(e.getMessage())))));
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
       return Outcome.STOPPED;
@@ -179,11 +185,9 @@ public final class BenchRun {
     }
     if (Math.abs(stands - lift) > LIFT_TOLERANCE_MM) {
       throw new BenchTrouble(
-          String.format(
-              java.util.Locale.ROOT,
-              "the valve fixture stands at %.2f mm and should stand at %.2f mm; free it, then resume",
-              stands,
-              lift));
+          Message.of("bench.fixture")
+              .with("stands", Term.length(stands))
+              .with("wanted", Term.length(lift)));
     }
   }
 
@@ -209,11 +213,8 @@ public final class BenchRun {
       return settling;
     }
     throw new BenchTrouble(
-        String.format(
-            java.util.Locale.ROOT,
-            "the needle does not come to rest at %.1f %%; look for a leak or a loose fixture, then"
-                + " resume",
-            settling.mean()));
+        Message.of("bench.restless")
+            .with("percent", new Term.Figure(Dimension.PERCENT, settling.mean())));
   }
 
   /**

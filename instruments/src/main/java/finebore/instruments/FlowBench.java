@@ -1,6 +1,9 @@
 package finebore.instruments;
 
 import finebore.bench.CheckPlate;
+import finebore.code.Message;
+import finebore.code.RuleViolation;
+import finebore.code.Term;
 import finebore.instruments.BenchLink.LinkLost;
 import java.time.Duration;
 import java.util.List;
@@ -34,9 +37,8 @@ public final class FlowBench implements AutoCloseable {
     Frame answer = ask("HELLO");
     if (!"1".equals(answer.values().get("protocol"))) {
       throw new BenchTrouble(
-          "the bench speaks protocol "
-              + answer.values().getOrDefault("protocol", "none")
-              + "; this program speaks 1");
+          Message.of("bench.protocol")
+              .with("found", Term.quote(answer.values().getOrDefault("protocol", "?"))));
     }
     ranges = List.of(answer.values().getOrDefault("ranges", "").split(","));
     return new Hello(answer.values().getOrDefault("name", "bench"), ranges);
@@ -74,8 +76,8 @@ public final class FlowBench implements AutoCloseable {
   public Sample read() throws BenchTrouble {
     try {
       return Sample.of(ask("READ"));
-    } catch (IllegalArgumentException e) {
-      throw new BenchTrouble("the bench's reading makes no sense: " + e.getMessage());
+    } catch (RuleViolation e) {
+      throw new BenchTrouble(nonsense(e));
     }
   }
 
@@ -84,16 +86,20 @@ public final class FlowBench implements AutoCloseable {
     ask("OFF");
   }
 
+  private static Message nonsense(RuleViolation e) {
+    return Message.of("bench.nonsense").with("rule", Term.phrase(e.violated()));
+  }
+
   private static double number(Frame frame, String key) throws BenchTrouble {
     try {
       return frame.number(key);
-    } catch (IllegalArgumentException e) {
-      throw new BenchTrouble("the bench's answer makes no sense: " + e.getMessage());
+    } catch (RuleViolation e) {
+      throw new BenchTrouble(nonsense(e));
     }
   }
 
   private Frame ask(String command) throws BenchTrouble {
-    String why = "";
+    Message why = Message.of("bench.silent");
     for (int k = 0; k < TRIES; k++) {
       try {
         if (k > 0) {
@@ -109,13 +115,12 @@ public final class FlowBench implements AutoCloseable {
         if (answer.isPresent()) {
           return understood(answer.get());
         }
-        why = "it does not answer, or garbles what it says";
+        why = Message.of("bench.silent");
       } catch (LinkLost e) {
-        why = e.getMessage();
+        why = e.loss();
       }
     }
-    throw new BenchTrouble(
-        "the bench is lost: " + why + "; check the cable and its switch, then resume");
+    throw new BenchTrouble(Message.of("bench.lost").with("why", Term.phrase(why)));
   }
 
   /** The answer to the last command; what answers an earlier one, or is garbled, is passed over. */
@@ -139,7 +144,9 @@ public final class FlowBench implements AutoCloseable {
     if (words.length > 1 && words[1].equals("OK")) {
       return answer;
     }
-    throw new BenchTrouble("the bench refuses: " + answer.text().replaceFirst("^\\d+ (ERR )?", ""));
+    throw new BenchTrouble(
+        Message.of("bench.refuses")
+            .with("answer", Term.quote(answer.text().replaceFirst("^\\d+ (ERR )?", ""))));
   }
 
   @Override

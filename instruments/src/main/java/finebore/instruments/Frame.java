@@ -1,5 +1,7 @@
 package finebore.instruments;
 
+import finebore.code.RuleViolation;
+import finebore.code.Term;
 import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.Locale;
@@ -19,8 +21,7 @@ public record Frame(String text) {
 
   public Frame {
     if (text.isEmpty() || text.length() > LONGEST || !isPlain(text)) {
-      throw new IllegalArgumentException(
-          "a line must be 1 to " + LONGEST + " printable characters without *, was " + text);
+      throw RuleViolation.of("frame.line");
     }
   }
 
@@ -86,7 +87,7 @@ public record Frame(String text) {
   /**
    * A number among the values.
    *
-   * @throws IllegalArgumentException naming the key when it is missing or no number
+   * @throws RuleViolation naming the key when it is missing or no number
    */
   public double number(String key) {
     String value = values().get(key);
@@ -98,7 +99,8 @@ public record Frame(String text) {
     } catch (NumberFormatException e) {
       // Said below, as for what is missing.
     }
-    throw new IllegalArgumentException(
-        key + " must be a number, was " + (value == null ? "missing" : "\"" + value + "\""));
+    throw RuleViolation.of("frame.number")
+        .with("key", Term.quote(key))
+        .with("value", Term.quote(value == null ? "" : value));
   }
 }

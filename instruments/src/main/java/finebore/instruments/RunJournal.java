@@ -1,5 +1,7 @@
 package finebore.instruments;
 
+import finebore.code.RuleViolation;
+import finebore.code.Term;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
@@ -43,12 +45,9 @@ public final class RunJournal implements AutoCloseable {
     public Plan {
       liftsMm = List.copyOf(liftsMm);
       if (liftsMm.isEmpty() || repeats < 1 || repeats > 10) {
-        throw new IllegalArgumentException(
-            "a run needs lifts and 1 to 10 repeats, had "
-                + liftsMm.size()
-                + " lifts and "
-                + repeats
-                + " repeats");
+        throw RuleViolation.of("run.plan")
+            .with("lifts", Term.count(liftsMm.size()))
+            .with("repeats", Term.count(repeats));
       }
     }
 
@@ -155,7 +154,7 @@ public final class RunJournal implements AutoCloseable {
           case "DONE" -> finished = true;
           default -> damaged++;
         }
-      } catch (IllegalArgumentException e) {
+      } catch (RuleViolation | NumberFormatException e) {
         // Whole, and yet no line of a journal: another program's.
         damaged++;
       }

@@ -2,6 +2,8 @@ package finebore.instruments;
 
 import com.fazecast.jSerialComm.SerialPort;
 import com.fazecast.jSerialComm.SerialPortInvalidPortException;
+import finebore.code.Message;
+import finebore.code.Term;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.Arrays;
@@ -38,8 +40,12 @@ public final class SerialLink implements BenchLink {
       link.reopen();
       return link;
     } catch (SerialPortInvalidPortException e) {
-      throw new LinkLost("there is no serial port " + name);
+      throw lost("noPort", name);
     }
+  }
+
+  private static LinkLost lost(String how, String name) {
+    return new LinkLost(Message.of("serial." + how).with("port", Term.quote(name)));
   }
 
   @Override
@@ -49,7 +55,7 @@ public final class SerialLink implements BenchLink {
     port.setComPortParameters(BAUD, 8, SerialPort.ONE_STOP_BIT, SerialPort.NO_PARITY);
     port.setComPortTimeouts(SerialPort.TIMEOUT_READ_SEMI_BLOCKING, POLL_MS, 0);
     if (!port.openPort()) {
-      throw new LinkLost("serial port " + port.getSystemPortPath() + " does not open");
+      throw lost("notOpen", port.getSystemPortPath());
     }
   }
 
@@ -57,7 +63,7 @@ public final class SerialLink implements BenchLink {
   public void send(String line) throws LinkLost {
     byte[] bytes = (line + "\n").getBytes(StandardCharsets.US_ASCII);
     if (port.writeBytes(bytes, bytes.length) != bytes.length) {
-      throw new LinkLost("serial port " + port.getSystemPortPath() + " takes nothing any more");
+      throw lost("takesNothing", port.getSystemPortPath());
     }
   }
 
@@ -74,7 +80,7 @@ public final class SerialLink implements BenchLink {
       }
       int count = port.readBytes(bytes, bytes.length);
       if (count < 0) {
-        throw new LinkLost("serial port " + port.getSystemPortPath() + " is gone");
+        throw lost("gone", port.getSystemPortPath());
       }
       waiting.append(new String(bytes, 0, count, StandardCharsets.ISO_8859_1));
       if (waiting.length() > MOST_WAITING) {

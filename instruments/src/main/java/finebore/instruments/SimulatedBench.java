@@ -1,5 +1,6 @@
 package finebore.instruments;
 
+import finebore.code.Coded;
 import finebore.flow.TestConditions;
 import finebore.units.Unit;
 import java.util.ArrayDeque;
@@ -19,24 +20,19 @@ import java.util.function.DoubleUnaryOperator;
 public final class SimulatedBench {
 
   /** What can go wrong. */
-  public enum Fault {
+  public enum Fault implements Coded {
     /** The valve fixture stops short of where it should go, for a few moves. */
-    STICKING_FIXTURE("sticking fixture"),
+    STICKING_FIXTURE,
     /** A few lines get no answer. */
-    LOST_LINE("lost line"),
+    LOST_LINE,
     /** A few answers are noise. */
-    GARBAGE("garbage"),
+    GARBAGE,
     /** It falls silent in the middle of a reading and stays so until it is greeted again. */
-    STOPPED("stops in mid-reading");
+    STOPPED;
 
-    private final String words;
-
-    Fault(String words) {
-      this.words = words;
-    }
-
-    public String words() {
-      return words;
+    @Override
+    public String code() {
+      return "fault." + name().toLowerCase(Locale.ROOT);
     }
   }
 

@@ -1,13 +1,16 @@
 package finebore.instruments;
 
 import finebore.bench.SetUp;
+import finebore.calibration.TestedSeat;
+import finebore.code.RuleViolation;
 import finebore.flow.Calibration;
 import finebore.flow.FlowCurve;
 import finebore.job.Job;
-import finebore.study.TestedSeat;
+import finebore.job.Port;
+import finebore.study.SeatStudy;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Random;
 import java.util.function.DoubleUnaryOperator;
 
@@ -35,7 +38,7 @@ public record SimulatedHead(double[] liftsMm, double[] areasMm2) implements Doub
    * @param seed of the head: the same for all its states
    */
   public static SimulatedHead of(Job job, SetUp setUp, long seed) {
-    double most = PAST_CAM * job.group(TestedSeat.port(setUp.direction())).cam().maxLiftMm();
+    double most = PAST_CAM * job.group(Port.of(setUp.direction())).cam().maxLiftMm();
     List<Double> lifts = new ArrayList<>();
     for (int k = 1; k <= POINTS; k++) {
       lifts.add(most * k / POINTS);
@@ -64,13 +67,13 @@ public record SimulatedHead(double[] liftsMm, double[] areasMm2) implements Doub
                 + (bare && setUp.direction() == finebore.flow.Direction.INTAKE
                     ? BARE_INLET_COSTS
                     : 0));
-    Calibration hidden = new Calibration(losses, factor, Optional.empty());
+    Calibration hidden = new Calibration(losses, factor, OptionalInt.empty());
     double[] areas = new double[POINTS];
     double[] heights = new double[POINTS];
-    var curve =
+    FlowCurve curve =
         TestedSeat.study(job, setUp, lifts, hidden)
-            .curve()
-            .orElseThrow(() -> new IllegalArgumentException("the tested valve does not seat"));
+            .flatMap(SeatStudy::curve)
+            .orElseThrow(() -> RuleViolation.of("valveDoesNotSeat"));
     for (int k = 0; k < POINTS; k++) {
       double part = (k + 1.0) / POINTS;
       double wave =

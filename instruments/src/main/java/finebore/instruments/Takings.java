@@ -21,7 +21,7 @@ public final class Takings {
     FlowTest aired = test.air().isEmpty() ? test.withAir(Optional.of(taken.air())) : test;
     if (taken.liftMm() <= 0) {
       OptionalDouble leak = book.flowM3s(taken.range(), taken.percent(), test.date());
-      return leak.isPresent() ? aired.withSetUp(aired.setUp().withLeakage(leak)) : aired;
+      return leak.isPresent() ? aired.withSetUp(aired.setUp().withLeakageM3s(leak)) : aired;
     }
     BenchReading reading = taken.reading();
     LiftReadings lift = aired.noted(taken.liftMm());

@@ -7,6 +7,8 @@ import static org.assertj.core.api.Assertions.within;
 import finebore.bench.BenchBook;
 import finebore.bench.CheckPlate;
 import finebore.bench.PlateCheck;
+import finebore.code.Message;
+import finebore.code.Term;
 import finebore.instruments.SimulatedBench.Fault;
 import finebore.units.Unit;
 import java.io.IOException;
@@ -190,8 +192,8 @@ class BenchRunTest {
         };
     BenchRun.Outcome outcome = run(new SimulatedLink(bench), plan(1), told).run();
     assertThat(outcome.done()).isFalse();
-    assertThat(outcome.trouble().orElseThrow())
-        .contains("the valve fixture stands at", "should stand at 6.00 mm", "resume");
+    assertThat(outcome.trouble().orElseThrow().code()).isEqualTo("bench.fixture");
+    assertThat(outcome.trouble().orElseThrow().terms()).containsEntry("wanted", Term.length(6));
     assertThat(kept().taken()).hasSize(4);
     bench.free();
     assertThat(run(new SimulatedLink(bench), plan(1), told).run()).isEqualTo(BenchRun.Outcome.DONE);
@@ -221,7 +223,7 @@ class BenchRunTest {
         new BenchLink() {
           @Override
           public void send(String line) throws LinkLost {
-            throw new LinkLost("the cable is out");
+            throw new LinkLost(Message.of("serial.gone").with("port", Term.quote("A")));
           }
 
           @Override
@@ -236,7 +238,9 @@ class BenchRunTest {
           public void close() {}
         };
     assertThat(run(dead, plan(1), new Told()).run().trouble().orElseThrow())
-        .contains("the bench is lost: the cable is out", "resume");
+        .isEqualTo(
+            Message.of("bench.lost")
+                .with("why", Message.of("serial.gone").with("port", Term.quote("A"))));
   }
 
   @Test
@@ -253,8 +257,8 @@ class BenchRunTest {
             },
             7);
     Told told = new Told();
-    assertThat(run(new SimulatedLink(wild), plan(1), told).run().trouble().orElseThrow())
-        .contains("does not come to rest");
+    assertThat(run(new SimulatedLink(wild), plan(1), told).run().trouble().orElseThrow().code())
+        .isEqualTo("bench.restless");
     assertThat(kept().taken()).hasSize(1);
   }
 
@@ -267,9 +271,9 @@ class BenchRunTest {
     assertThat(Frame.of(frame.line().replace('7', '8'))).isEmpty();
     assertThat(Frame.of("")).isEmpty();
     assertThat(Frame.of("\u0007\u00ff*0000")).isEmpty();
-    assertThatThrownBy(() -> new Frame("a*b")).hasMessageContaining("printable");
+    assertThatThrownBy(() -> new Frame("a*b")).hasMessageContaining("rule.frame.line");
     assertThatThrownBy(() -> new Frame("READ lift=x").number("lift"))
-        .hasMessage("lift must be a number, was \"x\"");
+        .hasMessageContaining("rule.frame.number");
   }
 
   @Test

@@ -10,6 +10,7 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -58,34 +59,40 @@ class JournalDamageTest {
   @Test
   void cutOffAnywhereItHoldsWhatWasWhole() throws IOException {
     Random chance = new Random(12);
+    int kept = 0;
     for (int k = 0; k < 200; k++) {
       Path cut = folder.resolve("cut.run");
       Files.write(cut, Arrays.copyOf(whole, chance.nextInt(whole.length)));
-      RunJournal.read(cut)
-          .ifPresent(
-              kept -> {
-                assertThat(kept.taken()).isEqualTo(all.subList(0, kept.taken().size()));
-                assertThat(kept.damaged()).isLessThanOrEqualTo(1);
-              });
+      Optional<RunJournal.Contents> read = RunJournal.read(cut);
+      read.ifPresent(
+          contents -> {
+            assertThat(contents.taken()).isEqualTo(all.subList(0, contents.taken().size()));
+            assertThat(contents.damaged()).isLessThanOrEqualTo(1);
+          });
+      kept += read.isPresent() ? 1 : 0;
     }
+    assertThat(kept).isGreaterThan(120);
   }
 
   @Test
   void aSpoiltByteCostsOnlyItsLine() throws IOException {
     Random chance = new Random(13);
+    int kept = 0;
     for (int k = 0; k < 200; k++) {
       byte[] spoilt = whole.clone();
       int at = chance.nextInt(spoilt.length);
       spoilt[at] = (byte) (33 + chance.nextInt(90));
       Path file = folder.resolve("spoilt.run");
       Files.write(file, spoilt);
-      RunJournal.read(file)
-          .ifPresent(
-              kept -> {
-                assertThat(all).containsAll(kept.taken());
-                assertThat(kept.taken().size()).isGreaterThanOrEqualTo(all.size() - 2);
-              });
+      Optional<RunJournal.Contents> read = RunJournal.read(file);
+      read.ifPresent(
+          contents -> {
+            assertThat(all).containsAll(contents.taken());
+            assertThat(contents.taken().size()).isGreaterThanOrEqualTo(all.size() - 2);
+          });
+      kept += read.isPresent() ? 1 : 0;
     }
+    assertThat(kept).isGreaterThan(120);
   }
 
   @Test
@@ -107,7 +114,7 @@ class JournalDamageTest {
     journal = folder.resolve("no such folder").resolve("a.run");
     BenchRun.Outcome outcome = run();
     assertThat(outcome.done()).isFalse();
-    assertThat(outcome.trouble().orElseThrow()).contains("cannot be written down");
+    assertThat(outcome.trouble().orElseThrow().code()).isEqualTo("bench.journal");
     assertThat(RunJournal.read(journal)).isEmpty();
   }
 
@@ -130,8 +137,8 @@ class JournalDamageTest {
   @Test
   void aPlanMakesSense() {
     assertThatThrownBy(() -> new RunJournal.Plan(1, List.of(), 2, 7000))
-        .hasMessage("a run needs lifts and 1 to 10 repeats, had 0 lifts and 2 repeats");
+        .hasMessageContaining("rule.run.plan");
     assertThatThrownBy(() -> new RunJournal.Plan(1, List.of(1.0), 0, 7000))
-        .hasMessageContaining("had 1 lifts and 0 repeats");
+        .hasMessageContaining("rule.run.plan");
   }
 }

@@ -9,6 +9,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.io.TempDir;
@@ -17,6 +18,7 @@ import org.junit.jupiter.api.io.TempDir;
  * A bench run killed again and again at moments of chance, each time gone on with: no reading that
  * was told of is ever lost.
  */
+@Tag("long")
 class KillTest {
 
   private static final int KILLS = 200;

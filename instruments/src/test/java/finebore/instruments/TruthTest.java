@@ -11,22 +11,24 @@ import finebore.bench.SetUp;
 import finebore.bench.SetUp.Inlet;
 import finebore.bench.SetUp.Pipe;
 import finebore.bench.SetUp.TestedState;
+import finebore.calibration.ModelFit;
+import finebore.calibration.NextTest;
+import finebore.calibration.PredictionConfidence;
 import finebore.flow.Bands;
 import finebore.flow.CamLift;
 import finebore.job.Engine;
 import finebore.job.Group;
 import finebore.job.Head;
 import finebore.job.Job;
-import finebore.job.Pairing;
+import finebore.job.JobIdentity;
+import finebore.job.JobSettings;
 import finebore.job.Port;
 import finebore.job.TestPlan;
 import finebore.seat.Cut;
 import finebore.seat.Seat;
-import finebore.study.ModelFit;
-import finebore.study.NextTest;
-import finebore.study.PredictionConfidence;
 import finebore.units.Unit;
-import finebore.units.UnitSystem;
+import finebore.units.Units;
+import finebore.valve.Pairing;
 import finebore.valve.Underhead;
 import finebore.valve.Valve;
 import java.io.IOException;
@@ -50,7 +52,7 @@ class TruthTest {
   /** A made-up single. */
   static Job job() {
     Seat seat =
-        new Seat(
+        Seat.of(
             List.of(new Cut(30, 1), new Cut(45, 1.5), new Cut(60, 1.2)),
             1,
             39.4,
@@ -72,18 +74,17 @@ class TruthTest {
     Engine engine =
         new Engine(1, 1, 1, 86, 86, 6500, OptionalDouble.empty(), OptionalDouble.empty());
     return new Job(
-        "Basalt 500",
-        "bench",
-        UnitSystem.METRIC,
-        "road",
+        new JobIdentity("Basalt 500", "bench", ""),
+        new JobSettings(
+            Units.MM,
+            "road",
+            new TestPlan(List.of(0.5, 1.0, 2.0, 3.0, 4.0, 5.0, 6.0, 8.0, 10.0), PA, Bands.USUAL)),
         engine,
         Head.UNKNOWN,
         group,
         group,
         Map.of(),
-        new TestPlan(List.of(0.5, 1.0, 2.0, 3.0, 4.0, 5.0, 6.0, 8.0, 10.0), PA, Bands.USUAL),
-        BenchBook.EMPTY,
-        "");
+        BenchBook.EMPTY);
   }
 
   static FlowTest test() {
@@ -92,6 +93,7 @@ class TruthTest {
         job,
         job.engine().seats().getFirst(),
         TestedState.AS_FOUND,
+        "as found",
         PredictionConfidence.UNCALIBRATED);
   }
 
@@ -109,8 +111,9 @@ class TruthTest {
     }
     // The model without calibration is within what docs/model.md says of its absolute values.
     double[] model =
-        finebore.study.TestedSeat.study(
+        finebore.calibration.TestedSeat.study(
                 job(), setUp, List.of(2.0, 5.0, 9.0), finebore.flow.Calibration.UNCALIBRATED)
+            .orElseThrow()
             .curve()
             .orElseThrow()
             .points()
@@ -179,7 +182,7 @@ class TruthTest {
             });
     assertThat(run.checkPlates().done()).isTrue();
     assertThat(run.run().done()).isTrue();
-    var book = finebore.study.TestBook.of(job[0]);
+    var book = finebore.calibration.TestBook.of(job[0]);
     var reduced = book.reduced(job[0].bench().tests().getFirst());
     for (var lift : reduced.lifts()) {
       assertThat(lift.meanM3s())

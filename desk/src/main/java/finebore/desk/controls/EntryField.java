@@ -1,117 +1,108 @@
 package finebore.desk.controls;
 
-import finebore.units.NotationException;
+import finebore.desk.session.Messages;
+import finebore.words.Words;
+import java.util.OptionalDouble;
+import java.util.function.Supplier;
+import javafx.geometry.Pos;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextField;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /**
- * A named field that may stay empty. Enter or leaving takes what was typed; what makes no sense is
- * refused below it and stays to be mended. Escape puts the old text back.
+ * An {@link EntryCell} with its name above and its unit behind.
+ *
+ * @param <T> the value
  */
-public final class EntryField extends VBox {
+public final class EntryField<T> extends VBox {
 
-  /** Takes what was typed. */
-  @FunctionalInterface
-  public interface Taker {
-    void take(String text) throws NotationException;
-  }
-
-  private final Taker taker;
-  private final TextField text = new TextField();
+  private final Grammar<T> grammar;
+  private final Supplier<Words> words;
+  private final EntryCell<T> cell;
   private final Label label = new Label();
-  private final Label hint = new Label();
-  private String shown = "";
+  private final Label unit = new Label();
 
   /**
    * A field.
    *
-   * @param name what it is; also its id, as {@link NumberField#idOf}
+   * @param id the control's id; the text field within is called so with "-text" behind it
    */
-  public EntryField(String name, Taker taker) {
+  public EntryField(
+      String id,
+      Grammar<T> grammar,
+      Supplier<Words> words,
+      Messages messages,
+      EntryCell.Taker<T> taker) {
     super(1);
-    this.taker = taker;
+    this.grammar = grammar;
+    this.words = words;
+    this.cell = new EntryCell<>(id + "-text", grammar, words, messages, taker);
     getStyleClass().add("number-field");
-    setId(NumberField.idOf(name));
-    text.setId(getId() + "-text");
-    text.setAccessibleText(name);
-    text.setPrefColumnCount(7);
-    label.setText(name);
-    label.setLabelFor(text);
+    setId(id);
+    cell.setPrefColumnCount(6);
     label.getStyleClass().addAll("muted", "small");
-    hint.getStyleClass().add("hint");
-    hint.setWrapText(true);
-    hint.setMinHeight(USE_PREF_SIZE);
-    hint.managedProperty().bind(hint.textProperty().isNotEmpty());
-    getChildren().addAll(label, text, hint);
-    text.setOnAction(e -> commit());
-    text.focusedProperty()
-        .addListener(
-            (o, was, is) -> {
-              if (is) {
-                text.selectAll();
-              } else {
-                commit();
-              }
-            });
-    text.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+    label.setLabelFor(cell);
+    label.setWrapText(true);
+    label.managedProperty().bind(label.textProperty().isNotEmpty());
+    unit.getStyleClass().addAll("muted", "small");
+    unit.setMinWidth(USE_PREF_SIZE);
+    unit.managedProperty().bind(unit.textProperty().isNotEmpty());
+    HBox row = new HBox(4, cell, unit);
+    row.setAlignment(Pos.CENTER_LEFT);
+    HBox.setHgrow(cell, Priority.ALWAYS);
+    getChildren().addAll(label, row);
   }
 
-  /** Puts a unit behind the name. */
-  public void name(String name, String unit) {
-    label.setText(unit.isEmpty() ? name : name + ", " + unit);
+  /** A field of a number. */
+  public static EntryField<OptionalDouble> of(
+      String id,
+      Grammar<OptionalDouble> grammar,
+      Supplier<Words> words,
+      Messages messages,
+      EntryCell.Taker<OptionalDouble> taker) {
+    return new EntryField<>(id, grammar, words, messages, taker);
   }
 
-  /** What stands in it while it is empty. */
-  public EntryField prompt(String words) {
-    text.setPromptText(words);
+  /** Its name, shown above it. */
+  public EntryField<T> named(String name) {
+    label.setText(name);
+    cell.named(name);
     return this;
   }
 
+  /** Its name, which stands beside it and not above. */
+  public EntryField<T> namedBeside(String name) {
+    cell.named(name);
+    return this;
+  }
+
+  /** Leaves the unit to a heading, where room is short. */
+  public EntryField<T> withoutUnit() {
+    unit.setVisible(false);
+    unit.managedProperty().unbind();
+    unit.setManaged(false);
+    return this;
+  }
+
+  /** What stands in it while it is empty. */
+  public EntryField<T> prompt(String text) {
+    cell.setPromptText(text);
+    return this;
+  }
+
+  public EntryField<T> onGestureEnd(Runnable action) {
+    cell.onGestureEnd(action);
+    return this;
+  }
+
+  public EntryCell<T> cell() {
+    return cell;
+  }
+
   /** Shows a value; what is being typed is left alone. */
-  public void show(String value) {
-    boolean same = value.equals(shown);
-    boolean typing = text.isFocused() && same && !text.getText().equals(shown);
-    shown = value;
-    if (!typing && !(same && isWrong())) {
-      text.setText(value);
-      mend();
-    }
-  }
-
-  private boolean isWrong() {
-    return getStyleClass().contains("wrong");
-  }
-
-  private void mend() {
-    getStyleClass().remove("wrong");
-    hint.setText("");
-  }
-
-  private void key(KeyEvent e) {
-    if (e.getCode() == KeyCode.ESCAPE) {
-      text.setText(shown);
-      text.selectAll();
-      mend();
-      e.consume();
-    }
-  }
-
-  private void commit() {
-    if (text.getText().equals(shown)) {
-      mend();
-      return;
-    }
-    try {
-      taker.take(text.getText().strip());
-      mend();
-    } catch (NotationException | IllegalArgumentException e) {
-      if (!isWrong()) {
-        getStyleClass().add("wrong");
-      }
-      hint.setText("✗ " + e.getMessage() + (shown.isEmpty() ? "" : "; still " + shown));
-    }
+  public void show(T value) {
+    unit.setText(grammar.unit(words.get().units()));
+    cell.show(value);
   }
 }

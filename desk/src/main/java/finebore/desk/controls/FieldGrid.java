@@ -1,79 +1,124 @@
 package finebore.desk.controls;
 
-import finebore.desk.controls.NumberField.Kind;
 import finebore.desk.session.JobSession;
 import finebore.job.Job;
+import finebore.quantity.Setting;
+import finebore.valve.Pairing;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.function.BiFunction;
-import java.util.function.ToDoubleFunction;
-import javafx.scene.control.Label;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import javafx.scene.Node;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.VBox;
 
-/**
- * Number fields of a job in two columns, each with its name above it, kept up to date with the
- * session.
- */
+/** Fields of settings in columns, each with its name above it, kept up to date with the session. */
 public final class FieldGrid extends GridPane {
 
-  private record Bound(NumberField field, ToDoubleFunction<JobSession> value) {}
+  /** A field and how it comes up to date. */
+  private record Bound(Runnable show) {}
 
   private final JobSession session;
+  private final int columns;
   private final List<Bound> fields = new ArrayList<>();
 
   public FieldGrid(JobSession session) {
+    this(session, 2);
+  }
+
+  /** With so many fields beside each other. */
+  public FieldGrid(JobSession session, int columns) {
     this.session = session;
+    this.columns = columns;
     setHgap(10);
     setVgap(5);
-    for (int k = 0; k < 2; k++) {
+    for (int k = 0; k < columns; k++) {
       ColumnConstraints column = new ColumnConstraints();
-      column.setPercentWidth(50);
+      column.setPercentWidth(100.0 / columns);
       column.setHgrow(Priority.ALWAYS);
       getColumnConstraints().add(column);
     }
     session.work().addListener((o, was, is) -> show());
   }
 
-  /** Adds a field for a number of the valve or seat looked at. */
-  public FieldGrid pairing(
-      String name,
-      Kind kind,
-      ToDoubleFunction<finebore.job.Pairing> value,
-      BiFunction<finebore.job.Pairing, Double, finebore.job.Pairing> change) {
+  /** Adds a field for a setting of the valve or seat looked at. */
+  public FieldGrid pairing(Setting<Pairing> setting) {
     return add(
-        name,
-        kind,
-        s -> value.applyAsDouble(s.work().get().pairing()),
-        (gesture, read) -> session.editPairing(gesture, p -> change.apply(p, read)));
+        setting,
+        s -> setting.of(s.work().get().pairing()),
+        (gesture, value) -> session.editPairing(gesture, p -> setting.on(p, value)));
   }
 
-  /** Adds a field for a number of the job. */
-  public FieldGrid job(
-      String name, Kind kind, ToDoubleFunction<Job> value, BiFunction<Job, Double, Job> change) {
+  /** Adds a field for a setting of the job. */
+  public FieldGrid job(Setting<Job> setting) {
+    return part(setting, j -> j, (job, changed) -> changed);
+  }
+
+  /** Adds a field for a setting of a part of the job. */
+  public <T> FieldGrid part(
+      Setting<T> setting, Function<Job, T> part, BiFunction<Job, T, Job> with) {
     return add(
-        name,
-        kind,
-        s -> value.applyAsDouble(s.work().get().job()),
-        (gesture, read) -> session.edit(gesture, j -> change.apply(j, read)));
+        setting,
+        s -> setting.of(part.apply(s.work().get().job())),
+        (gesture, value) ->
+            session.edit(gesture, j -> with.apply(j, setting.on(part.apply(j), value))));
   }
 
   private FieldGrid add(
-      String name, Kind kind, ToDoubleFunction<JobSession> value, NumberField.Taker taker) {
-    NumberField field = new NumberField(name, kind, session::units, taker, session::endGesture);
-    Label label = new Label(name);
-    label.getStyleClass().addAll("muted", "small");
-    label.setLabelFor(field.textField());
-    VBox cell = new VBox(1, label, field);
-    add(cell, fields.size() % 2, fields.size() / 2);
-    fields.add(new Bound(field, value));
-    field.show(value.applyAsDouble(session));
+      Setting<?> setting,
+      Function<JobSession, OptionalDouble> value,
+      EntryCell.Taker<OptionalDouble> taker) {
+    return number(setting, session.words().label(setting), () -> value.apply(session), taker);
+  }
+
+  /** Adds a field for a number that is taken and shown in a way of its own. */
+  public FieldGrid number(
+      Setting<?> setting,
+      String name,
+      Supplier<OptionalDouble> value,
+      EntryCell.Taker<OptionalDouble> taker) {
+    Grammar<OptionalDouble> grammar =
+        setting.empty() == Setting.Empty.NEVER
+            ? Grammar.number(setting.quantity())
+            : Grammar.optional(setting.quantity());
+    EntryField<OptionalDouble> field =
+        EntryField.of("field-" + setting.id(), grammar, session::words, session.messages(), taker)
+            .named(name)
+            .onGestureEnd(session::endGesture);
+    if (setting.empty() == Setting.Empty.UNKNOWN) {
+      field.prompt(session.say("ui.unknown"));
+    }
+    return add(field, () -> field.show(value.get()));
+  }
+
+  /** Adds a field for anything else that can be typed. */
+  public <T> FieldGrid field(
+      String id,
+      String name,
+      Grammar<T> grammar,
+      Supplier<T> value,
+      EntryCell.Taker<T> taker,
+      String prompt) {
+    EntryField<T> field =
+        new EntryField<>("field-" + id, grammar, session::words, session.messages(), taker)
+            .named(name)
+            .prompt(prompt);
+    return add(field, () -> field.show(value.get()));
+  }
+
+  /** Adds a choice, or whatever else stands among the fields. */
+  public FieldGrid add(Node node, Runnable show) {
+    add(node, fields.size() % columns, fields.size() / columns);
+    fields.add(new Bound(show));
+    show.run();
     return this;
   }
 
-  private void show() {
-    fields.forEach(f -> f.field().show(f.value().applyAsDouble(session)));
+  /** Brings every field up to date. */
+  public void show() {
+    fields.forEach(f -> f.show().run());
   }
 }

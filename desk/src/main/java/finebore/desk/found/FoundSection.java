@@ -18,7 +18,7 @@ final class FoundSection extends DrawnRegion {
   private final Supplier<Double> textScale;
 
   FoundSection(JobSession session, Supplier<Palette> palette, Supplier<Double> textScale) {
-    super("found-section", "Section of the seat as found");
+    super("found-section", session.say("found.section"));
     this.session = session;
     this.palette = palette;
     this.textScale = textScale;
@@ -30,8 +30,10 @@ final class FoundSection extends DrawnRegion {
     SeatView work =
         SeatView.of(
             session.job(),
+            session.words(),
+            session.practice(),
             new SeatView.View(session.seat().get(), true, OptionalInt.empty()),
             Optional.of(session.work().get()));
-    SeatDrawing.draw(g, work, palette.get(), width, height, 12 * textScale.get());
+    SeatDrawing.draw(g, work, palette.get(), width, height, 13 * textScale.get());
   }
 }

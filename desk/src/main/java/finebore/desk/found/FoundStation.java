@@ -1,14 +1,17 @@
 package finebore.desk.found;
 
+import finebore.desk.controls.MessageLine;
 import finebore.desk.session.JobSession;
 import finebore.desk.theme.Palette;
-import finebore.formats.PracticeFiles;
+import finebore.finding.Severity;
+import finebore.found.FoundSeat;
+import finebore.found.SeatReadings;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.practice.Finding;
-import finebore.practice.FoundFindings;
+import finebore.rules.HeadFindings;
+import finebore.words.Words;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
@@ -37,7 +40,6 @@ public final class FoundStation extends BorderPane {
   private final HeadFigures figures;
   private final Label title = new Label();
   private final Label assumed = new Label();
-  private final Label told = new Label();
   private final TextField material = new TextField();
   private final Button exception = new Button();
   private final Label heading = new Label();
@@ -50,7 +52,7 @@ public final class FoundStation extends BorderPane {
     setId("found-station");
     plan = new HeadPlanView(session, palette, textScale, this::doubtful);
     section = new FoundSection(session, palette, textScale);
-    sheet = new ReadingSheet(session, this::tell);
+    sheet = new ReadingSheet(session, textScale);
     figures = new HeadFigures(session);
     title.getStyleClass().add("title");
     title.setId("found-title");
@@ -58,16 +60,11 @@ public final class FoundStation extends BorderPane {
     assumed.setWrapText(true);
     assumed.setMinHeight(Region.USE_PREF_SIZE);
     assumed.getStyleClass().addAll("small", "muted");
-    told.setId("reading-message");
-    told.setWrapText(true);
-    told.setMinHeight(Region.USE_PREF_SIZE);
-    told.getStyleClass().add("fault");
-    told.managedProperty().bind(told.textProperty().isNotEmpty());
     exception.setId("found-exception");
     exception.setMinWidth(Region.USE_PREF_SIZE);
     material.setId("found-ring-material");
-    material.setPromptText("ring material");
-    material.setAccessibleText("Material of the seat's insert ring");
+    material.setPromptText(session.say("found.ringMaterial"));
+    material.setAccessibleText(session.say("found.ringMaterial.name"));
     material.setPrefColumnCount(8);
     material.setOnAction(e -> takeMaterial());
     material
@@ -87,10 +84,10 @@ public final class FoundStation extends BorderPane {
     left.setPrefWidth(450);
     VBox.setVgrow(section, Priority.ALWAYS);
     plan.setPrefHeight(250);
-    Label how =
-        new Label("Readings, in the order of the hand: Enter goes on along the row. (Assumed.)");
+    Label how = new Label(session.say("found.how"));
     how.getStyleClass().addAll("small", "muted");
-    VBox middle = new VBox(6, figures, how, told, sheet);
+    VBox middle =
+        new VBox(6, figures, how, new MessageLine("reading-message", session.messages()), sheet);
     middle.getStyleClass().add("column");
     VBox.setVgrow(sheet, Priority.ALWAYS);
     heading.getStyleClass().add("heading");
@@ -123,6 +120,7 @@ public final class FoundStation extends BorderPane {
   public void restyle() {
     plan.requestLayout();
     section.requestLayout();
+    sheet.restyle();
   }
 
   /** A ring's material belongs to the seat whose ring was measured. */
@@ -137,14 +135,10 @@ public final class FoundStation extends BorderPane {
     }
   }
 
-  private void tell(String words) {
-    told.setText(words);
-  }
-
   private Set<String> doubtful() {
     return findings.stream()
-        .filter(f -> f.severity() != Finding.Severity.NOTE)
-        .map(Finding::where)
+        .filter(f -> f.severity() != Severity.NOTE)
+        .map(Finding::seat)
         .collect(Collectors.toSet());
   }
 
@@ -154,35 +148,31 @@ public final class FoundStation extends BorderPane {
     }
     Job job = session.job();
     SeatPlace place = session.seat().get();
-    findings = FoundFindings.of(job, PracticeFiles.orDefault(job.practice()));
+    findings = HeadFindings.of(job, session.practice());
     figures.show(job);
     sheet.show(job);
-    var metal = finebore.study.PlanStudy.foundSeat(job, place);
-    title.setText(place.label() + "  " + place.port().word() + " as found");
-    assumed.setText(
-        metal.assumed().isEmpty()
-            ? "Everything measured."
-            : "Assumed: "
-                + metal.assumed().stream()
-                    .map(
-                        a ->
-                            a.measure().label()
-                                + " "
-                                + FoundFindings.text(a.measure(), a.value(), job.units()))
-                    .limit(6)
-                    .collect(Collectors.joining(", "))
-                + (metal.assumed().size() > 6
-                    ? " and " + (metal.assumed().size() - 6) + " more"
-                    : ""));
+    var metal = job.foundSeat(place);
+    title.setText(
+        session.say(
+            "section.title",
+            "seat",
+            place.label(),
+            "port",
+            place.port(),
+            "state",
+            session.say("section.asFound")));
+    assumed.setText(known(metal, job.head().readingsOf(place.label())));
     material.setVisible(metal.ring().isPresent());
     material.setManaged(metal.ring().isPresent());
     if (!material.isFocused()) {
       material.setText(job.head().readingsOf(place.label()).ringMaterial());
     }
     boolean own = job.isException(place);
-    exception.setText(own ? "Follow the others" : "Make an exception");
+    exception.setText(session.say(own ? "operations.follow" : "operations.except"));
     exception.setTooltip(
-        new Tooltip(own ? "Drops its own plan" : "Gives " + place.label() + " a plan of its own"));
+        new Tooltip(
+            session.say(
+                own ? "operations.follow.tip" : "operations.except.tip", "seat", place.label())));
     exception.setOnAction(
         e ->
             session.edit(
@@ -196,11 +186,41 @@ public final class FoundStation extends BorderPane {
     section.requestLayout();
   }
 
+  private String headingText() {
+    boolean measured =
+        session.job().head().readings().values().stream().anyMatch(r -> !r.values().isEmpty());
+    if (!measured) {
+      return session.say("found.nothing");
+    }
+    return findings.isEmpty()
+        ? session.say("found.agree")
+        : session.say("found.lookAt", "count", findings.size());
+  }
+
+  /** What is measured of a seat, and what is assumed. */
+  private String known(FoundSeat metal, SeatReadings readings) {
+    Words words = session.words();
+    String measured = words.text("found.measured", "count", readings.values().size());
+    List<String> assumptions =
+        metal.assumed().stream()
+            .map(
+                a ->
+                    words.label(a.measure())
+                        + " "
+                        + words.figure(a.measure().quantity().dimension(), a.value()))
+            .toList();
+    return measured
+        + " "
+        + (assumptions.isEmpty()
+            ? words.text("found.allMeasured")
+            : words.text("found.assumed", "what", String.join(", ", assumptions)));
+  }
+
   private void showFindings() {
-    heading.setText(findings.isEmpty() ? "READINGS AGREE" : "TO BE LOOKED AT: " + findings.size());
+    heading.setText(headingText());
     rows.getChildren().clear();
     for (Finding finding : findings) {
-      Label where = new Label(finding.where());
+      Label where = new Label(finding.seat());
       where.setMinWidth(46);
       where.getStyleClass().add("figure");
       Label severity =
@@ -210,10 +230,11 @@ public final class FoundStation extends BorderPane {
                     case CAUTION -> "! ";
                     case NOTE -> "· ";
                   }
-                  + finding.severity().word());
+                  + session.words().label(finding.severity()));
       severity.setMinWidth(78);
-      severity.getStyleClass().add(finding.severity().name().toLowerCase(Locale.ROOT));
-      Label what = new Label(finding.what() + " " + finding.why());
+      severity.getStyleClass().add(finding.severity().key());
+      Label what =
+          new Label(session.words().say(finding.what()) + " " + session.words().say(finding.why()));
       what.setWrapText(true);
       what.setMinHeight(Region.USE_PREF_SIZE);
       HBox.setHgrow(what, Priority.ALWAYS);

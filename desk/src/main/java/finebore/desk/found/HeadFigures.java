@@ -1,77 +1,49 @@
 package finebore.desk.found;
 
-import finebore.desk.controls.NumberField;
-import finebore.desk.controls.NumberField.Kind;
+import finebore.desk.controls.FieldGrid;
 import finebore.desk.session.JobSession;
 import finebore.job.Head;
-import finebore.job.Head.Figure;
 import finebore.job.Job;
-import java.util.EnumMap;
-import java.util.Map;
-import java.util.OptionalDouble;
-import javafx.geometry.Pos;
+import finebore.words.Words;
+import java.util.ArrayList;
+import java.util.List;
 import javafx.scene.control.Label;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
-/** What is read of the head as a whole; 0 stands for not measured. */
-final class HeadFigures extends FlowPane {
+/** What is read of the head as a whole; empty is not measured. */
+final class HeadFigures extends VBox {
+
+  private static final int COLUMNS = 5;
 
   private final JobSession session;
-  private final Map<Figure, NumberField> fields = new EnumMap<>(Figure.class);
   private final Label skim = new Label();
 
   HeadFigures(JobSession session) {
-    super(10, 4);
+    super(4);
     this.session = session;
     setId("head-figures");
-    setAlignment(Pos.CENTER_LEFT);
-    field(Figure.NEW_THICKNESS, "Thick when new", Kind.LENGTH);
-    field(Figure.THICKNESS, "Thickness now", Kind.LENGTH);
-    field(Figure.LEAST_THICKNESS, "At least", Kind.LENGTH);
-    field(Figure.CHAMBER, "Chamber, cm³", Kind.NUMBER);
-    field(Figure.COMPRESSION, "Compression", Kind.NUMBER);
+    FieldGrid grid = new FieldGrid(session, COLUMNS);
+    Head.FIGURES.forEach(s -> grid.part(s, Job::head, Job::withHead));
     skim.setId("skim");
     skim.getStyleClass().add("small");
-    getChildren().add(skim);
-  }
-
-  private void field(Figure figure, String name, Kind kind) {
-    NumberField field =
-        new NumberField(
-            name,
-            kind,
-            session::units,
-            (gesture, value) ->
-                session.edit(
-                    gesture,
-                    job ->
-                        job.withHead(
-                            job.head()
-                                .with(
-                                    figure,
-                                    value == 0
-                                        ? OptionalDouble.empty()
-                                        : OptionalDouble.of(value)))),
-            session::endGesture);
-    field.setPrefWidth(104);
-    Label label = new Label(name);
-    label.getStyleClass().addAll("small", "muted");
-    fields.put(figure, field);
-    getChildren().add(new VBox(1, label, field));
+    getChildren().addAll(grid, skim);
   }
 
   void show(Job job) {
-    Head head = job.head();
-    fields.forEach((figure, field) -> field.show(head.figure(figure).orElse(0)));
-    String skimmed =
-        head.skimmedMm().isPresent()
-            ? "skimmed " + job.units().lengthText(head.skimmedMm().getAsDouble())
-            : "";
-    String left =
-        head.skimLeftMm().isPresent()
-            ? "skim left " + job.units().lengthText(head.skimLeftMm().getAsDouble())
-            : "skim left not known";
-    skim.setText(skimmed.isEmpty() ? left : skimmed + "\n" + left);
+    Words words = session.words();
+    List<String> parts = new ArrayList<>();
+    job.head()
+        .skimmedMm()
+        .ifPresent(mm -> parts.add(words.text("head.skimmed", "by", words.units().lengthText(mm))));
+    if (job.head().skimLeftMm().isPresent()) {
+      parts.add(
+          words.text(
+              "head.skimLeft",
+              "left",
+              words.units().lengthText(job.head().skimLeftMm().getAsDouble())));
+    } else {
+      parts.add(words.text("head.skimLeft.unknown"));
+    }
+    skim.setText(String.join("; ", parts));
   }
 }

@@ -10,7 +10,7 @@ import finebore.head.HeadPlan.Bore;
 import finebore.head.HeadPlan.Spot;
 import finebore.head.HeadPlan.ValvePlace;
 import finebore.job.Job;
-import finebore.units.UnitSystem;
+import finebore.words.UnitSystem;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
@@ -25,7 +25,7 @@ import javafx.scene.text.TextAlignment;
  * The head from the chamber side, to scale: bores, fire rings, plugs, and every seat in the colour
  * and with the letter of its state. A press chooses a seat.
  */
-final class HeadPlanView extends DrawnRegion {
+public final class HeadPlanView extends DrawnRegion {
 
   private final JobSession session;
   private final Supplier<Palette> palette;
@@ -40,12 +40,12 @@ final class HeadPlanView extends DrawnRegion {
    *
    * @param doubtful labels of the seats whose readings something is to be said about
    */
-  HeadPlanView(
+  public HeadPlanView(
       JobSession session,
       Supplier<Palette> palette,
       Supplier<Double> textScale,
       Supplier<Set<String>> doubtful) {
-    super("head-plan", "Plan view of the head");
+    super("head-plan", session.say("headPlan.name"));
     this.session = session;
     this.palette = palette;
     this.textScale = textScale;
@@ -93,7 +93,7 @@ final class HeadPlanView extends DrawnRegion {
   }
 
   private double text() {
-    return 12 * textScale.get();
+    return 13 * textScale.get();
   }
 
   @Override
@@ -196,18 +196,16 @@ final class HeadPlanView extends DrawnRegion {
     g.setTextBaseline(VPos.CENTER);
     // Two lines that must fit whatever the size of text.
     g.setFont(Theme.words(Math.min(text() * 0.95, w / 36)));
-    g.fillText(
-        "- not measured   M measured   P planned   R ready   ! doubtful   × exception",
-        8,
-        h - 2.3 * text());
+    g.fillText(session.say("headPlan.legend"), 8, h - 2.3 * text());
     String tilt =
         job.head().layout().isEmpty()
-            ? "Layout taken from the bore; measure spacing and plug for the real one"
-            : "Guides lean "
-                + UnitSystem.fixed(job.layout().intakeTiltDeg(), 0)
-                + "° intake, "
-                + UnitSystem.fixed(job.layout().exhaustTiltDeg(), 0)
-                + "° exhaust; dashed: fire ring; chamber round the valves";
+            ? session.say("headPlan.assumed")
+            : session.say(
+                "headPlan.lean",
+                "intake",
+                UnitSystem.fixed(job.layout().intakeTiltDeg(), 0),
+                "exhaust",
+                UnitSystem.fixed(job.layout().exhaustTiltDeg(), 0));
     g.fillText(tilt, 8, h - 0.95 * text());
   }
 }

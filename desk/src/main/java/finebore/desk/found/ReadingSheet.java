@@ -10,44 +10,86 @@ import finebore.found.SeatReadings;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.job.Port;
-import finebore.practice.FoundFindings;
-import finebore.study.PlanStudy;
+import finebore.words.Words;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
-import java.util.function.Consumer;
+import java.util.function.Supplier;
 import javafx.geometry.HPos;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Tooltip;
+import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.Region;
+import javafx.scene.shape.Rectangle;
 
 /**
  * All readings of all seats: one row for each measure in the order of the hand, one column for each
- * seat. Enter goes along the row, then to the next.
+ * seat. Enter goes along the row, then to the next. The names of seats and rows stay in sight
+ * however it is scrolled.
  */
-final class ReadingSheet extends ScrollPane {
+final class ReadingSheet extends BorderPane {
+
+  private static final double ROW_PX = 27;
+  private static final double COLUMN_PX = 74;
+  private static final double GAP_PX = 2;
 
   private final JobSession session;
-  private final Consumer<String> told;
+  private final Supplier<Double> textScale;
   private final GridPane grid = new GridPane();
+  private final ScrollPane scroll = new ScrollPane(grid);
+  private final Pane rowNames = new Pane();
+  private final HBox seatNames = new HBox(GAP_PX);
+  private final Region corner = new Region();
   private final List<ReadingCell> cells = new ArrayList<>();
   private final Map<String, Label> heads = new HashMap<>();
   private final List<Label> names = new ArrayList<>();
   private List<SeatPlace> seats = List.of();
 
-  ReadingSheet(JobSession session, Consumer<String> told) {
+  ReadingSheet(JobSession session, Supplier<Double> textScale) {
     this.session = session;
-    this.told = told;
+    this.textScale = textScale;
     setId("reading-sheet");
-    grid.getStyleClass().add("reading-grid");
-    grid.setHgap(3);
-    grid.setVgap(2);
-    setContent(grid);
+    grid.setHgap(GAP_PX);
+    grid.setVgap(GAP_PX);
+    Pane seatWindow = new Pane(seatNames);
+    clip(seatWindow);
+    Pane rowWindow = new Pane(rowNames);
+    clip(rowWindow);
+    rowWindow.prefWidthProperty().bind(rowNames.widthProperty());
+    rowWindow.setMinWidth(Region.USE_PREF_SIZE);
+    corner.minWidthProperty().bind(rowNames.widthProperty());
+    HBox top = new HBox(corner, seatWindow);
+    HBox.setHgrow(seatWindow, javafx.scene.layout.Priority.ALWAYS);
+    setTop(top);
+    setLeft(rowWindow);
+    setCenter(scroll);
+    scroll.viewportBoundsProperty().addListener((o, was, is) -> follow());
+    scroll.hvalueProperty().addListener((o, was, is) -> follow());
+    scroll.vvalueProperty().addListener((o, was, is) -> follow());
+    grid.layoutBoundsProperty().addListener((o, was, is) -> follow());
+  }
+
+  private static void clip(Region window) {
+    Rectangle shown = new Rectangle();
+    shown.widthProperty().bind(window.widthProperty());
+    shown.heightProperty().bind(window.heightProperty());
+    window.setClip(shown);
+  }
+
+  /** Moves the names along with the cells. */
+  private void follow() {
+    double wide = Math.max(0, grid.getWidth() - scroll.getViewportBounds().getWidth());
+    double high = Math.max(0, grid.getHeight() - scroll.getViewportBounds().getHeight());
+    seatNames.setTranslateX(-wide * scroll.getHvalue());
+    rowNames.setTranslateY(-high * scroll.getVvalue());
   }
 
   /** Shows the readings of a job; the cells stay while the seats are the same. */
@@ -56,9 +98,13 @@ final class ReadingSheet extends ScrollPane {
       seats = job.engine().seats();
       build();
     }
+    Words words = session.words();
     for (int k = 0; k < names.size(); k++) {
       Measure measure = Measure.values()[k];
-      names.get(k).setText(measure.label() + ", " + ReadingCell.unitOf(measure, job.units()));
+      names
+          .get(k)
+          .setText(
+              words.label(measure) + ", " + words.units().unit(measure.quantity().dimension()));
     }
     heads.forEach(
         (label, head) ->
@@ -67,8 +113,8 @@ final class ReadingSheet extends ScrollPane {
                     ? "-fx-text-fill: -fb-blue; -fx-font-weight: 600;"
                     : ""));
     Map<String, FoundSeat> found = new HashMap<>();
-    seats.forEach(s -> found.put(s.label(), PlanStudy.foundSeat(job, s)));
-    Map<String, String> doubts = doubts(job, found);
+    seats.forEach(s -> found.put(s.label(), job.foundSeat(s)));
+    Map<String, String> doubts = doubts(job, found, words);
     for (ReadingCell cell : cells) {
       String label = cell.place().label();
       SeatReadings readings = job.head().readingsOf(label);
@@ -76,16 +122,15 @@ final class ReadingSheet extends ScrollPane {
           found.get(label).assumed().stream()
               .filter(a -> a.measure() == cell.measure())
               .findFirst();
-      cell.show(
+      cell.showReading(
           readings.value(cell.measure()),
-          assumed.map(a -> OptionalDouble.of(a.value())).orElse(OptionalDouble.empty()),
-          assumed.map(Assumed::basis).orElse(""),
+          assumed,
           doubts.getOrDefault(label + cell.measure().key(), ""));
     }
   }
 
   /** What is the matter with which cell. */
-  private Map<String, String> doubts(Job job, Map<String, FoundSeat> found) {
+  private Map<String, String> doubts(Job job, Map<String, FoundSeat> found, Words words) {
     Map<String, String> doubts = new HashMap<>();
     for (Port port : Port.values()) {
       Map<String, SeatReadings> family = new LinkedHashMap<>();
@@ -95,14 +140,16 @@ final class ReadingSheet extends ScrollPane {
       for (Family.Outlier o : Family.outliers(family)) {
         doubts.put(
             o.seat() + o.measure().key(),
-            "Out of family: the others of its kind "
-                + FoundFindings.text(o.measure(), o.median(), job.units()));
+            words.text(
+                "found.outOfFamily",
+                "others",
+                words.figure(o.measure().quantity().dimension(), o.median())));
       }
     }
     found.forEach(
         (label, seat) -> {
           for (Contradiction c : seat.contradictions()) {
-            doubts.put(label + c.measure().key(), c.words(job.units()));
+            doubts.put(label + c.measure().key(), words.say(c.message()));
           }
         });
     return doubts;
@@ -110,32 +157,52 @@ final class ReadingSheet extends ScrollPane {
 
   private void build() {
     grid.getChildren().clear();
+    rowNames.getChildren().clear();
+    seatNames.getChildren().clear();
     cells.clear();
     heads.clear();
     names.clear();
-    for (int k = 0; k < seats.size(); k++) {
-      Label head = new Label(seats.get(k).label());
+    for (SeatPlace seat : seats) {
+      Label head = new Label(seat.label());
       head.getStyleClass().add("figure");
+      head.setAlignment(javafx.geometry.Pos.CENTER);
       GridPane.setHalignment(head, HPos.CENTER);
-      heads.put(seats.get(k).label(), head);
-      grid.add(head, k + 1, 0);
+      heads.put(seat.label(), head);
+      seatNames.getChildren().add(head);
     }
     for (Measure measure : Measure.values()) {
-      int row = measure.ordinal() + 1;
       Label name = new Label();
       name.getStyleClass().add("small");
-      name.setMinWidth(USE_PREF_SIZE);
-      name.setTooltip(new Tooltip(measure.how()));
+      name.setTooltip(new Tooltip(session.words().of(measure, "how")));
       names.add(name);
-      grid.add(name, 0, row);
+      rowNames.getChildren().add(name);
       for (int k = 0; k < seats.size(); k++) {
         int at = cells.size();
-        ReadingCell cell =
-            new ReadingCell(session, seats.get(k), measure, told, () -> focus(at + 1));
+        ReadingCell cell = new ReadingCell(session, seats.get(k), measure, () -> focus(at + 1));
         cells.add(cell);
-        grid.add(cell, k + 1, row);
+        grid.add(cell, k, measure.ordinal());
       }
     }
+    restyle();
+  }
+
+  /** Fits rows and columns to the size of text. */
+  void restyle() {
+    double row = ROW_PX * textScale.get();
+    double column = COLUMN_PX * textScale.get();
+    for (int k = 0; k < names.size(); k++) {
+      names.get(k).setLayoutY(k * (row + GAP_PX));
+      names.get(k).setMinHeight(row);
+      names.get(k).setStyle("-fx-padding: 0 8 0 0;");
+    }
+    heads.values().forEach(h -> fix(h, column, row));
+    cells.forEach(c -> fix(c, column, row));
+  }
+
+  private static void fix(Region region, double width, double height) {
+    region.setMinSize(width, height);
+    region.setPrefSize(width, height);
+    region.setMaxSize(width, height);
   }
 
   private void focus(int at) {
@@ -146,17 +213,17 @@ final class ReadingSheet extends ScrollPane {
   }
 
   /** Scrolls so that a cell can be seen. */
-  private void reveal(ReadingCell cell) {
-    double height = grid.getHeight() - getViewportBounds().getHeight();
+  private void reveal(Node cell) {
+    double height = grid.getHeight() - scroll.getViewportBounds().getHeight();
     if (height > 0) {
       double y = cell.getBoundsInParent().getMinY();
-      double wanted = y - getViewportBounds().getHeight() / 2;
-      setVvalue(Math.clamp(wanted / height, 0, 1));
+      double wanted = y - scroll.getViewportBounds().getHeight() / 2;
+      scroll.setVvalue(Math.clamp(wanted / height, 0, 1));
     }
-    double width = grid.getWidth() - getViewportBounds().getWidth();
+    double width = grid.getWidth() - scroll.getViewportBounds().getWidth();
     if (width > 0) {
       double x = cell.getBoundsInParent().getMinX();
-      setHvalue(Math.clamp((x - getViewportBounds().getWidth() / 2) / width, 0, 1));
+      scroll.setHvalue(Math.clamp((x - scroll.getViewportBounds().getWidth() / 2) / width, 0, 1));
     }
   }
 

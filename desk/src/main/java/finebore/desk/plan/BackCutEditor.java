@@ -1,12 +1,16 @@
 package finebore.desk.plan;
 
-import finebore.desk.controls.NumberField;
-import finebore.desk.controls.NumberField.Kind;
+import finebore.code.RuleViolation;
+import finebore.desk.controls.EntryField;
+import finebore.desk.controls.Grammar;
 import finebore.desk.session.JobSession;
+import finebore.quantity.Quantity;
 import finebore.seat.Cut;
 import finebore.valve.Valve;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
+import java.util.function.BiFunction;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -21,8 +25,8 @@ final class BackCutEditor extends VBox {
 
   private final JobSession session;
   private final VBox list = new VBox(4);
-  private final List<NumberField> angles = new ArrayList<>();
-  private final List<NumberField> widths = new ArrayList<>();
+  private final List<EntryField<OptionalDouble>> angles = new ArrayList<>();
+  private final List<EntryField<OptionalDouble>> widths = new ArrayList<>();
   private final Label problem = new Label();
 
   BackCutEditor(JobSession session) {
@@ -31,9 +35,9 @@ final class BackCutEditor extends VBox {
     setId("back-cuts");
     problem.getStyleClass().addAll("small", "fault");
     problem.setWrapText(true);
-    Button add = new Button("Add a back cut");
+    Button add = new Button(session.say("backCuts.add"));
     add.setId("add-back-cut");
-    add.setTooltip(new Tooltip("30° and 1 mm wide, or 10° flatter than the one before"));
+    add.setTooltip(new Tooltip(session.say("backCuts.add.tip")));
     add.setOnAction(e -> add());
     getChildren().addAll(list, problem, add);
     session.work().addListener((o, was, is) -> show());
@@ -65,8 +69,8 @@ final class BackCutEditor extends VBox {
             cuts.add(new Cut(Math.max(5, angle), 1));
             return valve.withBackCuts(cuts);
           });
-    } catch (IllegalArgumentException e) {
-      say("✗ " + e.getMessage());
+    } catch (RuleViolation e) {
+      say("✗ " + session.words().say(e));
     }
   }
 
@@ -92,37 +96,47 @@ final class BackCutEditor extends VBox {
       say("");
     }
     for (int k = 0; k < cuts.size(); k++) {
-      angles.get(k).show(cuts.get(k).angleDeg());
-      widths.get(k).show(cuts.get(k).widthMm());
+      angles.get(k).show(OptionalDouble.of(cuts.get(k).angleDeg()));
+      widths.get(k).show(OptionalDouble.of(cuts.get(k).widthMm()));
     }
   }
 
+  private EntryField<OptionalDouble> field(
+      String id, Quantity quantity, String name, BiFunction<Valve, Double, Valve> with) {
+    return EntryField.of(
+            id,
+            Grammar.number(quantity),
+            session::words,
+            session.messages(),
+            (gesture, value) -> edit(gesture, v -> with.apply(v, value.orElseThrow())))
+        .namedBeside(name)
+        .onGestureEnd(session::endGesture);
+  }
+
   private HBox row(int k) {
-    String name = "Back cut " + (k + 1);
-    NumberField angle =
-        new NumberField(
-            name + " angle",
-            Kind.ANGLE,
-            session::units,
-            (gesture, deg) ->
-                edit(gesture, v -> v.withBackCut(k, v.backCuts().get(k).withAngle(deg))),
-            session::endGesture);
-    NumberField width =
-        new NumberField(
-            name + " width",
-            Kind.LENGTH,
-            session::units,
-            (gesture, mm) ->
-                edit(gesture, v -> v.withBackCut(k, v.backCuts().get(k).withWidth(mm))),
-            session::endGesture);
-    angle.textField().setPrefColumnCount(3);
+    String name = session.say("backCuts.cut", "number", k + 1);
+    String id = "field-back-cut-" + (k + 1);
+    EntryField<OptionalDouble> angle =
+        field(
+            id + "-angle",
+            Quantity.CUT_ANGLE,
+            session.say("cuts.angle", "cut", name),
+            (v, deg) -> v.withBackCut(k, v.backCuts().get(k).withAngle(deg)));
+    EntryField<OptionalDouble> width =
+        field(
+            id + "-width",
+            Quantity.CUT_WIDTH,
+            session.say("cuts.width", "cut", name),
+            (v, mm) -> v.withBackCut(k, v.backCuts().get(k).withWidth(mm)));
+    angle.cell().setPrefColumnCount(3);
     HBox.setHgrow(width, Priority.ALWAYS);
     angles.add(angle);
     widths.add(width);
     Button remove = new Button("✕");
     remove.getStyleClass().add("icon-button");
-    remove.setAccessibleText(name + " remove");
-    remove.setTooltip(new Tooltip(name + " remove"));
+    remove.setId("back-cut-" + (k + 1) + "-remove");
+    remove.setAccessibleText(session.say("cuts.remove", "cut", name));
+    remove.setTooltip(new Tooltip(session.say("cuts.remove", "cut", name)));
     remove.setOnAction(e -> remove(k));
     HBox row = new HBox(3, angle, width, remove);
     row.setAlignment(Pos.TOP_LEFT);

@@ -25,9 +25,9 @@ final class BelowPane extends VBox {
   private final FindingsPane findings;
   private final VariantsPane variants;
   private final SuggestPane suggest;
-  private final ToggleButton findingsTab = new ToggleButton("Findings");
-  private final ToggleButton variantsTab = new ToggleButton("Variants");
-  private final ToggleButton suggestTab = new ToggleButton("Suggest");
+  private final ToggleButton findingsTab = new ToggleButton();
+  private final ToggleButton variantsTab = new ToggleButton();
+  private final ToggleButton suggestTab = new ToggleButton();
 
   BelowPane(JobSession session, Supplier<Palette> palette) {
     this.session = session;
@@ -38,11 +38,14 @@ final class BelowPane extends VBox {
     ToggleGroup group = new ToggleGroup();
     for (ToggleButton tab : new ToggleButton[] {findingsTab, variantsTab, suggestTab}) {
       tab.setToggleGroup(group);
-      tab.setId("below-" + tab.getText().toLowerCase(java.util.Locale.ROOT));
     }
-    findingsTab.setTooltip(new Tooltip("What is to be said about the plan"));
-    variantsTab.setTooltip(new Tooltip("The variants side by side, each against found"));
-    suggestTab.setTooltip(new Tooltip("Looks for plans that are best at a goal"));
+    findingsTab.setId("below-findings");
+    variantsTab.setId("below-variants");
+    suggestTab.setId("below-suggest");
+    suggestTab.setText(session.say("below.suggest"));
+    findingsTab.setTooltip(new Tooltip(session.say("below.findings.tip")));
+    variantsTab.setTooltip(new Tooltip(session.say("below.variants.tip")));
+    suggestTab.setTooltip(new Tooltip(session.say("below.suggest.tip")));
     findingsTab.setSelected(true);
     group
         .selectedToggleProperty()
@@ -92,9 +95,8 @@ final class BelowPane extends VBox {
   }
 
   private void follow(SeatView work) {
-    findingsTab.setText(
-        work.findings().isEmpty() ? "Findings: none" : "Findings: " + work.findings().size());
-    variantsTab.setText("Variants: " + work.group().plans().size());
+    findingsTab.setText(session.say("below.findings", "count", work.findings().size()));
+    variantsTab.setText(session.say("below.variants", "count", work.group().plans().size()));
     if (variantsTab.isSelected()) {
       variants.show(work);
     }

@@ -2,10 +2,10 @@ package finebore.desk.plan;
 
 import finebore.flow.Bands.Band;
 import finebore.flow.FlowChange;
-import finebore.units.UnitSystem;
+import finebore.words.UnitSystem;
+import finebore.words.Words;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /** A change of flow in a line: "low +3.1 %, mid +8.0 %, over the cam +6.2 %". */
@@ -13,22 +13,23 @@ final class ChangeWords {
 
   private ChangeWords() {}
 
-  static String of(Optional<FlowChange> change) {
+  static String of(Optional<FlowChange> change, Words words) {
     if (change.isEmpty()) {
-      return "no flow: the valve does not seat";
+      return words.text("plan.noFlow");
     }
-    List<String> words = new ArrayList<>();
+    List<String> parts = new ArrayList<>();
     for (Band band : Band.values()) {
       FlowChange.Mean mean = change.get().bands().get(band);
       if (mean != null) {
-        words.add(band.name().toLowerCase(Locale.ROOT) + " " + share(mean.share()));
+        parts.add(words.name(band) + " " + share(mean.share()));
       }
     }
-    words.add("over the cam " + share(change.get().camMeanShare()));
-    return String.join(", ", words);
+    parts.add(words.text("plan.overCam", "change", share(change.get().camMeanShare())));
+    return String.join(", ", parts);
   }
 
+  /** A change with its sign, which is a minus and no hyphen. */
   static String share(double share) {
-    return (share >= 0 ? "+" : "−") + UnitSystem.fixed(100 * Math.abs(share), 1) + " %";
+    return (share >= 0 ? "+" : "\u2212") + UnitSystem.fixed(100 * Math.abs(share), 1) + " %";
   }
 }

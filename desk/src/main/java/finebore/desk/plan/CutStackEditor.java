@@ -1,14 +1,18 @@
 package finebore.desk.plan;
 
-import finebore.desk.controls.NumberField;
-import finebore.desk.controls.NumberField.Kind;
+import finebore.code.RuleViolation;
+import finebore.desk.controls.EntryCell;
+import finebore.desk.controls.EntryField;
+import finebore.desk.controls.Grammar;
 import finebore.desk.session.JobSession;
+import finebore.quantity.Quantity;
 import finebore.seat.Cut;
 import finebore.seat.Seat;
 import finebore.seat.ShownCut;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -33,9 +37,9 @@ final class CutStackEditor extends VBox {
     super(4);
     this.session = session;
     setId("cut-stack");
-    Button add = new Button("Add a cut");
+    Button add = new Button(session.say("cuts.add"));
     add.setId("add-cut");
-    add.setTooltip(new Tooltip("Adds a cut below the last one, 15° steeper, 1 mm wide"));
+    add.setTooltip(new Tooltip(session.say("cuts.add.tip")));
     add.setOnAction(e -> add());
     heading.getStyleClass().add("heading");
     getChildren().addAll(heading, list, add);
@@ -56,14 +60,14 @@ final class CutStackEditor extends VBox {
         "",
         seat -> {
           double angle = Math.min(90, seat.cuts().getLast().angleDeg() + 15);
-          return seat.withCutInserted(seat.cuts().size(), new Cut(angle, 1));
+          return seat.withStack(seat.stack().withInserted(seat.cuts().size(), new Cut(angle, 1)));
         });
-    rows.getLast().width.textField().requestFocus();
+    rows.getLast().width.cell().requestFocus();
   }
 
   private void show() {
     Seat seat = seat();
-    heading.setText("CUTS, chamber to port: angle °, width " + session.units().length().symbol());
+    heading.setText(session.say("cuts.heading", "unit", session.units().length().symbol()));
     while (rows.size() < seat.cuts().size()) {
       rows.add(new Row(rows.size()));
     }
@@ -81,31 +85,46 @@ final class CutStackEditor extends VBox {
   private final class Row extends VBox {
     private final int index;
     private final RadioButton seals = new RadioButton();
-    private final NumberField angle;
-    private final NumberField width;
+    private final EntryField<OptionalDouble> angle;
+    private final EntryField<OptionalDouble> width;
     private final Button up;
     private final Button down;
     private final Button remove;
     private final Label remark = new Label();
 
+    private EntryField<OptionalDouble> field(
+        String id,
+        Quantity quantity,
+        String key,
+        String cut,
+        EntryCell.Taker<OptionalDouble> taker) {
+      return EntryField.of(
+              "field-" + id, Grammar.number(quantity), session::words, session.messages(), taker)
+          .namedBeside(session.say(key, "cut", cut))
+          .onGestureEnd(session::endGesture);
+    }
+
     Row(int index) {
       this.index = index;
-      String name = "Cut " + (index + 1);
-      angle =
-          new NumberField(
-              name + " angle", Kind.ANGLE, session::units, this::takeAngle, session::endGesture);
-      width =
-          new NumberField(
-              name + " width", Kind.LENGTH, session::units, this::takeWidth, session::endGesture);
-      angle.withoutUnit().textField().setPrefColumnCount(3);
+      String name = session.say("cuts.cut", "number", index + 1);
+      String id = "cut-" + (index + 1);
+      angle = field(id + "-angle", Quantity.CUT_ANGLE, "cuts.angle", name, this::takeAngle);
+      width = field(id + "-width", Quantity.CUT_WIDTH, "cuts.width", name, this::takeWidth);
+      angle.withoutUnit().cell().setPrefColumnCount(3);
       width.withoutUnit();
-      up = button("▲", name + " up", () -> edit("", s -> s.withCutsSwapped(index, index - 1)));
-      down = button("▼", name + " down", () -> edit("", s -> s.withCutsSwapped(index, index + 1)));
-      remove = button("✕", name + " remove", () -> edit("", s -> s.withoutCut(index)));
+      up = button("▲", id + "-up", session.say("cuts.up", "cut", name), () -> swap(index - 1));
+      down =
+          button("▼", id + "-down", session.say("cuts.down", "cut", name), () -> swap(index + 1));
+      remove =
+          button(
+              "✕",
+              id + "-remove",
+              session.say("cuts.remove", "cut", name),
+              () -> edit("", s -> s.withStack(s.stack().without(index))));
       seals.setToggleGroup(sealing);
       seals.setId("cut-" + (index + 1) + "-seals");
-      seals.setAccessibleText(name + " seals");
-      seals.setTooltip(new Tooltip("The cut that carries the valve"));
+      seals.setAccessibleText(session.say("cuts.seals", "cut", name));
+      seals.setTooltip(new Tooltip(session.say("cuts.seals.tip")));
       seals.setOnAction(e -> seal());
       seals.setStyle("-fx-padding: 4 0 0 0;");
       HBox.setHgrow(width, Priority.ALWAYS);
@@ -115,30 +134,34 @@ final class CutStackEditor extends VBox {
       getChildren().addAll(line, remark);
     }
 
-    private Button button(String sign, String name, Runnable action) {
+    private Button button(String sign, String id, String name, Runnable action) {
       Button button = new Button(sign);
       button.getStyleClass().add("icon-button");
       button.setMinWidth(USE_PREF_SIZE);
-      button.setId(name.toLowerCase(java.util.Locale.ROOT).replace(' ', '-'));
+      button.setId(id);
       button.setAccessibleText(name);
       button.setTooltip(new Tooltip(name));
       button.setOnAction(e -> action.run());
       return button;
     }
 
-    private void takeAngle(String gesture, double deg) {
-      edit(gesture, s -> s.withCut(index, s.cuts().get(index).withAngle(deg)));
+    private void swap(int other) {
+      edit("", s -> s.withStack(s.stack().withSwapped(index, other)));
     }
 
-    private void takeWidth(String gesture, double mm) {
-      edit(gesture, s -> s.withCut(index, s.cuts().get(index).withWidth(mm)));
+    private void takeAngle(String gesture, OptionalDouble deg) {
+      edit(gesture, s -> s.withCut(index, s.cuts().get(index).withAngle(deg.orElseThrow())));
+    }
+
+    private void takeWidth(String gesture, OptionalDouble mm) {
+      edit(gesture, s -> s.withCut(index, s.cuts().get(index).withWidth(mm.orElseThrow())));
     }
 
     private void seal() {
       try {
-        edit("", s -> s.withSealing(index));
-      } catch (IllegalArgumentException e) {
-        remark.setText("✗ " + e.getMessage());
+        edit("", s -> s.withCuts(s.cuts(), index));
+      } catch (RuleViolation e) {
+        remark.setText("✗ " + session.words().say(e));
         remark.setVisible(true);
         remark.setManaged(true);
         CutStackEditor.this.rows.get(seat().sealing()).seals.setSelected(true);
@@ -147,14 +170,16 @@ final class CutStackEditor extends VBox {
 
     private String words(ShownCut shown) {
       return shown.neverTouches()
-          ? "never touches"
-          : shown.isShort() ? session.units().lengthText(shown.shownMm()) + " of it shows" : "";
+          ? session.say("cuts.never")
+          : shown.isShort()
+              ? session.say("cuts.shows", "width", session.units().lengthText(shown.shownMm()))
+              : "";
     }
 
     void show(Seat seat, Optional<ShownCut> came) {
       Cut cut = seat.cuts().get(index);
-      angle.show(cut.angleDeg());
-      width.show(cut.widthMm());
+      angle.show(OptionalDouble.of(cut.angleDeg()));
+      width.show(OptionalDouble.of(cut.widthMm()));
       seals.setSelected(seat.sealing() == index);
       up.setDisable(index == 0);
       down.setDisable(index == seat.cuts().size() - 1);

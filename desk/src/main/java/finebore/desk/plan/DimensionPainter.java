@@ -11,8 +11,9 @@ import finebore.section.Profile;
 import finebore.section.Region;
 import finebore.section.Surface.Part;
 import finebore.study.ReadingKind;
-import finebore.units.UnitSystem;
+import finebore.units.Dimension;
 import finebore.valve.Valve;
+import finebore.words.UnitSystem;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -52,31 +53,41 @@ final class DimensionPainter {
     column(valveLabels(liftMm), false);
   }
 
+  private String words(String key, Object... named) {
+    return work.words().text(key, named);
+  }
+
   private String mm(double lengthMm) {
-    return work.job().units().shortLength(lengthMm);
+    return work.units().shortLength(lengthMm);
   }
 
   private List<Leaders.Wanted<Label>> seatLabels() {
     List<Leaders.Wanted<Label>> labels = new ArrayList<>();
-    UnitSystem units = work.job().units();
+    UnitSystem units = work.units();
     Profile wall = work.shown().seat().profile();
     Point lastEnd = work.shown().seat().outsideEdge();
     for (ShownCut shown : work.shown().seat().shown()) {
       boolean seals = shown.index() == work.shown().pairing().seat().sealing();
-      String angle = Cut.angleText(shown.cut().angleDeg()) + "°";
+      String angle = work.words().figure(Dimension.ANGLE, shown.cut().angleDeg());
       int segment = segmentOf(wall, shown.index());
       if (segment < 0) {
         if (shown.cut().widthMm() > 0) {
-          labels.add(want(lastEnd, angle + " never shows", palette.amber(), false));
+          labels.add(want(lastEnd, words("label.never", "angle", angle), palette.amber(), false));
         }
         continue;
       }
-      String was = shown.isShort() ? " of " + mm(shown.cut().widthMm()) : "";
-      Color colour = seals ? palette.blue() : was.isEmpty() ? palette.text() : palette.amber();
+      Color colour = seals ? palette.blue() : shown.isShort() ? palette.amber() : palette.text();
       labels.add(
           want(
               wall.start(segment).toward(wall.end(segment), 0.5),
-              angle + " × " + mm(shown.shownMm()) + was + (seals ? " seat" : ""),
+              words(
+                  (shown.isShort() ? "label.short" : "label.cut") + (seals ? ".seals" : ""),
+                  "angle",
+                  angle,
+                  "width",
+                  mm(shown.shownMm()),
+                  "asked",
+                  mm(shown.cut().widthMm())),
               colour,
               seals));
       if (shown.index() >= work.shown().pairing().seat().sealing()) {
@@ -86,7 +97,7 @@ final class DimensionPainter {
     labels.add(
         want(
             work.shown().seat().outsideEdge(),
-            "seat Ø " + mm(work.shown().pairing().seat().outsideDiameterMm()),
+            words("label.seat", "diameter", mm(work.shown().pairing().seat().outsideDiameterMm())),
             palette.text(),
             false));
     for (int k = 0; k < wall.segmentCount(); k++) {
@@ -96,7 +107,12 @@ final class DimensionPainter {
         labels.add(
             want(
                 wall.start(k).toward(wall.end(k), 0.5),
-                "throat Ø " + mm(throat) + ", " + UnitSystem.fixed(100 * share, 1) + " %",
+                words(
+                    "label.throat",
+                    "diameter",
+                    mm(throat),
+                    "share",
+                    UnitSystem.fixed(100 * share, 1)),
                 palette.text(),
                 false));
       }
@@ -110,7 +126,7 @@ final class DimensionPainter {
                 labels.add(
                     want(
                         s.contact().inner().toward(s.contact().outer(), 0.35),
-                        "contact " + units.lengthText(s.contact().widthMm()),
+                        words("label.contact", "width", units.lengthText(s.contact().widthMm())),
                         palette.blue(),
                         false)));
     return labels;
@@ -122,7 +138,7 @@ final class DimensionPainter {
     for (WaterReading reading : work.plan().metal().water()) {
       Point at = reading.line().get(1);
       double left = Region.distance(wall.points(), List.of(at));
-      labels.add(limited(at, "water", left, ReadingKind.WATER, "thin"));
+      labels.add(limited(at, "label.water", left, ReadingKind.WATER));
     }
   }
 
@@ -140,19 +156,20 @@ final class DimensionPainter {
             r ->
                 limited(
                     new Point(r.outsideDiameterMm() / 2, r.floorZ() + 0.5 * r.heightMm()),
-                    "next ring",
+                    "label.nextRing",
                     bridge.getAsDouble(),
-                    ReadingKind.BRIDGE,
-                    "thin"));
+                    ReadingKind.BRIDGE));
   }
 
-  private Leaders.Wanted<Label> limited(
-      Point at, String what, double mm, ReadingKind kind, String under) {
+  private Leaders.Wanted<Label> limited(Point at, String what, double mm, ReadingKind kind) {
     boolean low =
-        work.practice().wanted(work.port(), kind).filter(r -> mm < r.min() - 1e-9).isPresent();
+        work.practice()
+            .wanted(work.port(), kind)
+            .filter(r -> !r.holds(mm) && !r.isAbove(mm))
+            .isPresent();
     return want(
         at,
-        what + " " + mm(mm) + (low ? " " + under : ""),
+        words(low ? what + ".thin" : what, "length", mm(mm)),
         low ? palette.vermilion() : palette.text(),
         low);
   }
@@ -174,15 +191,22 @@ final class DimensionPainter {
       Point mid = wall.start(k).toward(wall.end(k), 0.5);
       switch (wall.surfaces().get(k).part()) {
         case MARGIN ->
-            labels.add(want(mid, "margin " + mm(valve.marginMm()), palette.text(), false));
+            labels.add(
+                want(
+                    mid,
+                    words("label.margin", "height", mm(valve.marginMm())),
+                    palette.text(),
+                    false));
         case FACE ->
             labels.add(
                 want(
                     mid,
-                    "face "
-                        + Cut.angleText(valve.faceAngleDeg())
-                        + "° × "
-                        + mm(valve.faceWidthMm()),
+                    words(
+                        "label.face",
+                        "angle",
+                        work.words().figure(Dimension.ANGLE, valve.faceAngleDeg()),
+                        "width",
+                        mm(valve.faceWidthMm())),
                     palette.text(),
                     false));
         case BACK_CUT -> {
@@ -190,7 +214,12 @@ final class DimensionPainter {
           labels.add(
               want(
                   mid,
-                  "back cut " + Cut.angleText(cut.angleDeg()) + "° × " + mm(cut.widthMm()),
+                  words(
+                      "label.backCut",
+                      "angle",
+                      work.words().figure(Dimension.ANGLE, cut.angleDeg()),
+                      "width",
+                      mm(cut.widthMm())),
                   palette.text(),
                   false));
         }
@@ -200,7 +229,7 @@ final class DimensionPainter {
     labels.add(
         want(
             wall.points().getFirst(),
-            "valve Ø " + mm(valve.headDiameterMm()),
+            words("label.valve", "diameter", mm(valve.headDiameterMm())),
             palette.text(),
             true));
     return labels;

@@ -1,46 +1,47 @@
 package finebore.desk.plan;
 
 import finebore.desk.controls.FieldGrid;
-import finebore.desk.controls.NumberField.Kind;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.SeatView;
-import finebore.valve.Underhead;
+import finebore.job.Figures;
+import finebore.quantity.Setting;
+import finebore.valve.Pairing;
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
-/** The left column: seat and valve as planned or as found, and the job itself. */
+/** The left column: operations, seat and valve as planned or as found. */
 final class EditorColumn extends VBox {
 
   private final JobSession session;
   private final ScrollPane scroll = new ScrollPane();
   private final VBox pairing = new VBox(6);
-  private final JobEditor job;
   private final OperationsPane operations;
-  private final ToggleButton steps = new ToggleButton("Operations");
-  private final ToggleButton planned = new ToggleButton("Planned");
-  private final ToggleButton found = new ToggleButton("Found");
-  private final ToggleButton details = new ToggleButton("Job");
-  private final Label standsIn =
-      new Label(
-          "One seat of its kind: these stand in for what is not measured of a seat. Readings are taken at the Found station.");
-  private final Label underhead = heading("UNDERHEAD");
+  private final ToggleButton steps;
+  private final ToggleButton planned;
+  private final ToggleButton found;
+  private final Label standsIn;
+  private final Label underhead = new Label();
+  private final Button sameAsFound;
 
   EditorColumn(JobSession session) {
     super(8);
     this.session = session;
-    this.job = new JobEditor(session);
     this.operations = new OperationsPane(session);
+    steps = tab("plan.operations", "show-operations");
+    planned = tab("plan.planned", "show-planned");
+    found = tab("plan.found", "show-found");
     getStyleClass().addAll("column", "left-column");
     ToggleGroup group = new ToggleGroup();
-    for (ToggleButton button : new ToggleButton[] {steps, planned, found, details}) {
-      button.setToggleGroup(group);
-      button.setMaxWidth(Double.MAX_VALUE);
-      button.setId("show-" + button.getText().toLowerCase(java.util.Locale.ROOT));
-    }
+    List.of(steps, planned, found).forEach(b -> b.setToggleGroup(group));
     steps.setSelected(true);
     group
         .selectedToggleProperty()
@@ -52,151 +53,84 @@ final class EditorColumn extends VBox {
                 choose((ToggleButton) is);
               }
             });
-    HBox tabs = new HBox(2, steps, planned, found, details);
+    HBox tabs = new HBox(2, steps, planned, found);
     tabs.getStyleClass().add("tabs");
-
+    standsIn = new Label(session.say("plan.standsIn"));
     standsIn.setWrapText(true);
     standsIn.setMinHeight(USE_PREF_SIZE);
     standsIn.getStyleClass().addAll("small", "muted");
     standsIn.managedProperty().bind(standsIn.visibleProperty());
+    sameAsFound = new Button(session.say("plan.sameAsFound"));
+    sameAsFound.setId("same-as-found");
+    sameAsFound.setTooltip(new Tooltip(session.say("plan.sameAsFound.tip")));
+    sameAsFound.setMaxWidth(Double.MAX_VALUE);
+    sameAsFound.managedProperty().bind(sameAsFound.visibleProperty());
+    sameAsFound.setOnAction(
+        e ->
+            session.editPlan(
+                "", p -> p.following(session.job().typical(session.work().get().port()))));
+    underhead.getStyleClass().add("heading");
     pairing
         .getChildren()
         .addAll(
             standsIn,
+            sameAsFound,
             new CutStackEditor(session),
-            heading("SEAT, THROAT, BOWL"),
-            seatFields(),
-            heading("VALVE"),
-            valveFields(),
-            heading("BACK CUTS"),
+            heading("plan.seat"),
+            fields(Figures.SEAT),
+            heading("plan.valve"),
+            fields(Figures.VALVE),
+            heading("plan.backCuts"),
             new BackCutEditor(session),
             underhead,
-            underheadFields());
+            fields(Figures.UNDERHEAD));
     scroll.setFitToWidth(true);
     scroll.setContent(pairing);
-    VBox.setVgrow(scroll, javafx.scene.layout.Priority.ALWAYS);
-    VBox.setVgrow(operations, javafx.scene.layout.Priority.ALWAYS);
+    VBox.setVgrow(scroll, Priority.ALWAYS);
+    VBox.setVgrow(operations, Priority.ALWAYS);
     getChildren().addAll(tabs, operations);
     session.work().addListener((o, was, is) -> show(is));
     show(session.work().get());
   }
 
+  private ToggleButton tab(String key, String id) {
+    ToggleButton tab = new ToggleButton(session.say(key));
+    tab.setMaxWidth(Double.MAX_VALUE);
+    tab.setId(id);
+    return tab;
+  }
+
   private void choose(ToggleButton button) {
-    getChildren().set(1, button == steps ? operations : scroll);
+    Node page = button == steps ? operations : scroll;
+    getChildren().set(1, page);
     if (button == steps) {
       return;
     }
-    scroll.setContent(button == details ? job : pairing);
-    if (button != details && session.isShowingFound() != (button == found)) {
+    if (session.isShowingFound() != (button == found)) {
       session.showFound(button == found);
     }
   }
 
   private void show(SeatView work) {
     standsIn.setVisible(work.showFound());
-    if (!details.isSelected() && !steps.isSelected()) {
+    sameAsFound.setVisible(
+        !work.showFound() && !work.pairing().equals(work.job().typical(work.port())));
+    if (!steps.isSelected()) {
       (work.showFound() ? found : planned).setSelected(true);
     }
     underhead.setText(
-        "UNDERHEAD, "
-            + work.pairing().valve().underhead().form().name().toLowerCase(java.util.Locale.ROOT));
+        session.say("plan.underhead", "form", work.pairing().valve().underhead().form()));
   }
 
-  private static Label heading(String words) {
-    Label label = new Label(words);
+  private Label heading(String key) {
+    Label label = new Label(session.say(key));
     label.getStyleClass().add("heading");
     return label;
   }
 
-  private FieldGrid seatFields() {
-    return new FieldGrid(session)
-        .pairing(
-            "Seat outside Ø",
-            Kind.LENGTH,
-            p -> p.seat().outsideDiameterMm(),
-            (p, mm) -> p.withSeat(p.seat().withOutsideDiameter(mm)))
-        .pairing(
-            "Below head face",
-            Kind.LENGTH,
-            p -> p.seat().depthMm(),
-            (p, mm) -> p.withSeat(p.seat().withDepth(mm)))
-        .pairing(
-            "Throat Ø",
-            Kind.LENGTH,
-            p -> p.seat().throatDiameterMm(),
-            (p, mm) -> p.withSeat(p.seat().withThroat(mm)))
-        .pairing(
-            "Throat length",
-            Kind.LENGTH,
-            p -> p.seat().throatLengthMm(),
-            (p, mm) -> p.withSeat(p.seat().withThroatLength(mm)))
-        .pairing(
-            "Bowl Ø",
-            Kind.LENGTH,
-            p -> p.seat().bowlDiameterMm(),
-            (p, mm) -> p.withSeat(p.seat().withBowl(mm, p.seat().bowlDepthMm())))
-        .pairing(
-            "Bowl below seat",
-            Kind.LENGTH,
-            p -> p.seat().bowlDepthMm(),
-            (p, mm) -> p.withSeat(p.seat().withBowl(p.seat().bowlDiameterMm(), mm)))
-        .pairing(
-            "Roof angle",
-            Kind.ANGLE,
-            p -> p.seat().roofAngleDeg(),
-            (p, deg) -> p.withSeat(p.seat().withRoofAngle(deg)));
-  }
-
-  private FieldGrid valveFields() {
-    return new FieldGrid(session)
-        .pairing(
-            "Head Ø",
-            Kind.LENGTH,
-            p -> p.valve().headDiameterMm(),
-            (p, mm) -> p.withValve(p.valve().withHeadDiameter(mm)))
-        .pairing(
-            "Margin",
-            Kind.LENGTH,
-            p -> p.valve().marginMm(),
-            (p, mm) -> p.withValve(p.valve().withMargin(mm)))
-        .pairing(
-            "Face angle",
-            Kind.ANGLE,
-            p -> p.valve().faceAngleDeg(),
-            (p, deg) -> p.withValve(p.valve().withFace(deg, p.valve().faceWidthMm())))
-        .pairing(
-            "Face width",
-            Kind.LENGTH,
-            p -> p.valve().faceWidthMm(),
-            (p, mm) -> p.withValve(p.valve().withFace(p.valve().faceAngleDeg(), mm)))
-        .pairing(
-            "Stem Ø",
-            Kind.LENGTH,
-            p -> p.valve().stemDiameterMm(),
-            (p, mm) -> p.withValve(p.valve().withStemDiameter(mm)))
-        .pairing(
-            "Edge radius",
-            Kind.LENGTH,
-            p -> p.valve().edgeRadiusMm(),
-            (p, mm) -> p.withValve(p.valve().withEdgeRadius(mm)));
-  }
-
-  private FieldGrid underheadFields() {
-    return new FieldGrid(session)
-        .pairing(
-            "Underhead angle",
-            Kind.ANGLE,
-            p -> p.valve().underhead().angleDeg(),
-            (p, deg) ->
-                p.withValve(
-                    p.valve()
-                        .withUnderhead(new Underhead(deg, p.valve().underhead().filletRadiusMm()))))
-        .pairing(
-            "Radius to stem",
-            Kind.LENGTH,
-            p -> p.valve().underhead().filletRadiusMm(),
-            (p, mm) ->
-                p.withValve(
-                    p.valve().withUnderhead(new Underhead(p.valve().underhead().angleDeg(), mm))));
+  private FieldGrid fields(List<Setting<Pairing>> settings) {
+    FieldGrid grid = new FieldGrid(session);
+    settings.forEach(grid::pairing);
+    return grid;
   }
 }

@@ -3,9 +3,9 @@ package finebore.desk.plan;
 import finebore.desk.controls.Styles;
 import finebore.desk.session.JobSession;
 import finebore.practice.Finding;
+import finebore.words.Words;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -73,17 +73,29 @@ public final class FindingsPane extends VBox {
     }
 
     void show(Finding finding) {
-      severity.setText(mark(finding) + " " + finding.severity().word());
-      Styles.state(severity, finding.severity().name().toLowerCase(Locale.ROOT));
-      what.setText(finding.what() + " " + finding.why());
-      basis.setText("Basis: " + finding.basis());
+      severity.setText(mark(finding) + " " + session.words().label(finding.severity()));
+      Styles.state(severity, finding.severity().key());
+      Words words = session.words();
+      what.setText(
+          words.say(finding.what())
+              + " "
+              + words.say(finding.why())
+              + finding
+                  .overruled()
+                  .map(o -> " " + words.text("finding.overruled", "reason", o.reason()))
+                  .orElse(""));
+      basis.setText(
+          words.text(
+              "findings.basis",
+              "basis",
+              words.text(finding.basis().code(), "source", finding.basis().source())));
       button.setVisible(finding.cure().isPresent());
       button.setManaged(finding.cure().isPresent());
       finding
           .cure()
           .ifPresent(
               cure -> {
-                button.setText("Try it: " + cure.words(session.units()));
+                button.setText(words.text("findings.try", "cure", words.say(cure.message())));
                 button.setOnAction(e -> session.tryCure(cure));
               });
     }

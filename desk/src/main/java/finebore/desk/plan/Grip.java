@@ -1,12 +1,14 @@
 package finebore.desk.plan;
 
+import finebore.code.Message;
+import finebore.code.Term;
 import finebore.desk.session.SeatView;
-import finebore.job.Pairing;
 import finebore.seat.Cut;
 import finebore.seat.Seat;
 import finebore.seat.ShownCut;
 import finebore.section.Point;
 import finebore.section.Surface.Part;
+import finebore.valve.Pairing;
 import finebore.valve.Valve;
 import java.util.ArrayList;
 import java.util.List;
@@ -16,11 +18,11 @@ import java.util.OptionalInt;
  * A corner of the drawing that can be taken hold of.
  *
  * @param id stays the same while the drawing changes
- * @param name what a plain drag changes, in words
+ * @param name what a plain drag changes
  * @param at where it is, mm
  * @param drag what a drag does
  */
-record Grip(String id, String name, Point at, Drag drag) {
+record Grip(String id, Message name, Point at, Drag drag) {
 
   /** Moves a pairing by a drag of (dr, dz) mm from where it began; the other way with Shift. */
   @FunctionalInterface
@@ -42,15 +44,15 @@ record Grip(String id, String name, Point at, Drag drag) {
     grips.add(
         new Grip(
             "valve-head",
-            "valve head diameter",
+            named("valveHead"),
             new Point(valve.headDiameterMm() / 2, rest + liftMm),
             (start, dr, dz, other, step) ->
                 start.withValve(
                     start
                         .valve()
-                        .withHeadDiameter(tidy(start.valve().headDiameterMm() + 2 * dr, step)))));
+                        .withHeadDiameterMm(tidy(start.valve().headDiameterMm() + 2 * dr, step)))));
     Point face = work.shown().valve().faceInnerEdge();
-    grips.add(new Grip("valve-face", "valve face width", face.plus(0, rest + liftMm), Grip::face));
+    grips.add(new Grip("valve-face", named("faceWidth"), face.plus(0, rest + liftMm), Grip::face));
     for (int k = 0; k < valve.backCuts().size(); k++) {
       Cut cut = valve.backCuts().get(k);
       face = face.plus(-cut.projectedMm(), -cut.heightMm());
@@ -58,18 +60,22 @@ record Grip(String id, String name, Point at, Drag drag) {
       grips.add(
           new Grip(
               "back-cut-" + k,
-              "back cut width",
+              named("backCut"),
               face.plus(0, rest + liftMm),
               (start, dr, dz, other, step) -> backCut(start, index, dr, dz, step)));
     }
     return List.copyOf(grips);
   }
 
+  private static Message named(String what) {
+    return Message.of("grip." + what);
+  }
+
   private static void ofSeat(SeatView work, List<Grip> grips) {
     grips.add(
         new Grip(
             "seat-outside",
-            "seat outside diameter",
+            named("seatOutside"),
             work.shown().seat().outsideEdge(),
             Grip::seatOutside));
     for (ShownCut shown : work.shown().seat().shown()) {
@@ -79,7 +85,7 @@ record Grip(String id, String name, Point at, Drag drag) {
         grips.add(
             new Grip(
                 "cut-" + k,
-                "width of " + shown.cut().spoken(),
+                named("cut").with("angle", Term.angle(shown.cut().angleDeg())),
                 farEnd(work, shown.index()),
                 (start, dr, dz, other, step) -> cut(start, k, dr, dz, other, step)));
       }
@@ -90,13 +96,13 @@ record Grip(String id, String name, Point at, Drag drag) {
                 grips.add(
                     new Grip(
                         "throat",
-                        "throat diameter",
+                        named("throat"),
                         at,
                         (start, dr, dz, other, step) ->
                             start.withSeat(
                                 start
                                     .seat()
-                                    .withThroat(
+                                    .withThroatDiameter(
                                         tidy(start.seat().throatDiameterMm() + 2 * dr, step))))));
   }
 
@@ -132,8 +138,8 @@ record Grip(String id, String name, Point at, Drag drag) {
     Seat seat = start.seat();
     return start.withSeat(
         other
-            ? seat.withDepth(Math.max(0, tidy(seat.depthMm() - dz, step)))
-            : seat.withOutsideDiameter(tidy(seat.outsideDiameterMm() + 2 * dr, step)));
+            ? seat.withDepthMm(Math.max(0, tidy(seat.depthMm() - dz, step)))
+            : seat.withOutsideDiameterMm(tidy(seat.outsideDiameterMm() + 2 * dr, step)));
   }
 
   private static Pairing cut(

@@ -1,6 +1,6 @@
 package finebore.desk.plan;
 
-import finebore.job.Pairing;
+import finebore.valve.Pairing;
 
 /** The one value that the arrow keys change at a grip. */
 @FunctionalInterface
@@ -27,10 +27,11 @@ interface GripValue {
     }
     return switch (grip) {
       case "seat-outside" ->
-          (p, mm) -> p.withSeat(p.seat().withOutsideDiameter(p.seat().outsideDiameterMm() + mm));
-      case "throat" -> (p, mm) -> p.withSeat(p.seat().withThroat(p.seat().throatDiameterMm() + mm));
+          (p, mm) -> p.withSeat(p.seat().withOutsideDiameterMm(p.seat().outsideDiameterMm() + mm));
+      case "throat" ->
+          (p, mm) -> p.withSeat(p.seat().withThroatDiameter(p.seat().throatDiameterMm() + mm));
       case "valve-head" ->
-          (p, mm) -> p.withValve(p.valve().withHeadDiameter(p.valve().headDiameterMm() + mm));
+          (p, mm) -> p.withValve(p.valve().withHeadDiameterMm(p.valve().headDiameterMm() + mm));
       case "valve-face" ->
           (p, mm) ->
               p.withValve(

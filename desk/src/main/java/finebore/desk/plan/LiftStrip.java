@@ -8,11 +8,11 @@ import finebore.desk.theme.Theme;
 import finebore.flow.Bands.Band;
 import finebore.flow.FlowChange;
 import finebore.flow.FlowChange.Step;
-import finebore.study.PredictionConfidence;
-import finebore.units.UnitSystem;
+import finebore.reports.Spoken;
+import finebore.words.UnitSystem;
+import finebore.words.Words;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.Supplier;
 import javafx.beans.property.DoubleProperty;
 import javafx.geometry.VPos;
@@ -21,6 +21,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Color;
+import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
 
 /**
@@ -41,7 +42,7 @@ public final class LiftStrip extends DrawnRegion {
       DoubleProperty lift,
       Supplier<Palette> palette,
       Supplier<Double> textScale) {
-    super("lift-strip", "Change of flow at each lift");
+    super("lift-strip", session.say("strip.name"));
     this.session = session;
     this.lift = lift;
     this.palette = palette;
@@ -96,7 +97,7 @@ public final class LiftStrip extends DrawnRegion {
   }
 
   private double size() {
-    return 12 * textScale.get();
+    return 15 * textScale.get();
   }
 
   private double left() {
@@ -119,7 +120,7 @@ public final class LiftStrip extends DrawnRegion {
             () ->
                 text(
                     g,
-                    "No flow: the valve does not seat.",
+                    work.words().text("strip.noFlow"),
                     12,
                     h / 2,
                     colours.vermilion(),
@@ -138,11 +139,17 @@ public final class LiftStrip extends DrawnRegion {
       Color colour,
       TextAlignment align,
       boolean figures) {
-    g.setFont(figures ? Theme.figures(size() * 0.95) : Theme.words(size() * 1.05));
+    g.setFont(figures ? Theme.figures(size()) : Theme.words(size() * 0.87));
     g.setFill(colour);
     g.setTextAlign(align);
     g.setTextBaseline(VPos.CENTER);
     g.fillText(words, x, y);
+  }
+
+  private double length(String words, boolean figures) {
+    Text probe = new Text(words);
+    probe.setFont(figures ? Theme.figures(size()) : Theme.words(size() * 0.87));
+    return probe.getLayoutBounds().getWidth();
   }
 
   private final class Painter {
@@ -165,33 +172,30 @@ public final class LiftStrip extends DrawnRegion {
       this.colours = colours;
       this.w = w;
       this.h = h;
-      this.units = work.job().units();
+      this.units = work.units();
       this.column = columnWidth(change);
       this.top = size() * 3.7;
       this.bottom = h - size() * 3.6;
     }
 
     void paint() {
+      Words words = work.words();
       String title =
-          "Planned against found, "
-              + units.flow().symbol()
-              + " at "
-              + units.pressureText(work.job().test().depressionPa());
-      PredictionConfidence outlook = work.outlook();
-      String known = outlook.words();
-      String spread = "±" + spreads() + " %";
-      text(g, title, 10, size() * 0.95, colours.text(), TextAlignment.LEFT, false);
-      for (String words :
+          words.text(
+              "strip.title",
+              "unit",
+              units.flow().symbol(),
+              "depression",
+              units.pressureText(work.job().test().depressionPa()));
+      text(g, title, 10, size() * 0.85, colours.text(), TextAlignment.LEFT, false);
+      // As much of it as there is room for.
+      for (String known :
           List.of(
-              known
-                  + (outlook.isCalibrated()
-                      ? ": give or take "
-                      : ": trust the change, give or take ")
-                  + spread.substring(1),
-              known + ", " + spread,
-              spread)) {
-        if ((title.length() + words.length() + 4) * size() * 0.46 < w || words.equals(spread)) {
-          text(g, words, w - 10, size() * 0.95, colours.muted(), TextAlignment.RIGHT, false);
+              Spoken.calibrated(work.confidence(), words) + "; " + uncertainty(),
+              uncertainty(),
+              words.text("strip.uncertainty.short", "share", spread(Band.LOW)))) {
+        if (length(title, false) + length(known, false) + 36 < w) {
+          text(g, known, w - 10, size() * 0.85, colours.muted(), TextAlignment.RIGHT, false);
           break;
         }
       }
@@ -201,15 +205,23 @@ public final class LiftStrip extends DrawnRegion {
     }
 
     /** One figure where the bands share it. */
-    private String spreads() {
-      List<String> figures =
-          Arrays.stream(Band.values())
-              .map(b -> UnitSystem.fixed(100 * work.outlook().spread().of(b), 1))
-              .distinct()
-              .toList();
-      return figures.size() == 1
-          ? figures.getFirst().replace(".0", "")
-          : String.join(" / ", figures);
+    private String uncertainty() {
+      boolean same = Arrays.stream(Band.values()).map(this::spread).distinct().count() == 1;
+      return same
+          ? work.words().text("strip.uncertainty", "share", spread(Band.LOW))
+          : work.words()
+              .text(
+                  "strip.uncertainty.bands",
+                  "low",
+                  spread(Band.LOW),
+                  "mid",
+                  spread(Band.MID),
+                  "high",
+                  spread(Band.HIGH));
+    }
+
+    private String spread(Band band) {
+      return UnitSystem.fixed(100 * work.confidence().spread().of(band), 1);
     }
 
     private double shown(double m3s) {
@@ -238,7 +250,7 @@ public final class LiftStrip extends DrawnRegion {
     /** As much of the band's mean as fits over the band. */
     private void bandLabel(Band band, double x, double width) {
       FlowChange.Mean mean = change.bands().get(band);
-      String name = band.name().toLowerCase(Locale.ROOT);
+      String name = work.words().name(band);
       String share = UnitSystem.signed(100 * mean.share(), 1) + " %";
       String change = UnitSystem.signed(shown(mean.changeM3s()), 1);
       for (String words : List.of(name + "  " + change + "  " + share, name + " " + share, share)) {
@@ -270,21 +282,35 @@ public final class LiftStrip extends DrawnRegion {
       g.setStroke(colours.text());
       g.setLineWidth(1.2);
       g.strokeLine(left(), zero, left() + steps.size() * column, zero);
-      text(g, "found", left() - 8, zero, colours.muted(), TextAlignment.RIGHT, false);
       text(
           g,
-          "lift " + units.length().symbol(),
+          work.words().text("strip.found"),
+          left() - 8,
+          zero,
+          colours.muted(),
+          TextAlignment.RIGHT,
+          false);
+      text(
+          g,
+          work.words().text("strip.lift", "unit", units.length().symbol()),
           left() - 8,
           h - size() * 2.5,
           colours.muted(),
           TextAlignment.RIGHT,
           false);
-      text(g, "planned", left() - 8, h - size() * 1.1, colours.muted(), TextAlignment.RIGHT, false);
+      text(
+          g,
+          work.words().text("strip.planned"),
+          left() - 8,
+          h - size() * 1.1,
+          colours.muted(),
+          TextAlignment.RIGHT,
+          false);
     }
 
     private String liftText(Step step) {
       return units == UnitSystem.METRIC
-          ? finebore.seat.Cut.angleText(step.liftMm())
+          ? units.lengthNumber(step.liftMm())
           : units.shortLength(step.liftMm());
     }
 
@@ -299,7 +325,7 @@ public final class LiftStrip extends DrawnRegion {
     }
 
     private double spread(Step step) {
-      return work.outlook().spread().of(step.band()) * step.newM3s();
+      return work.confidence().spread().of(step.band()) * step.newM3s();
     }
 
     private double high(Step step) {
@@ -367,7 +393,14 @@ public final class LiftStrip extends DrawnRegion {
           g.setLineDashes(4, 3);
           g.strokeLine(x, size() * 3.5, x, bottom + 2);
           g.setLineDashes();
-          text(g, "cam", x + 4, bottom - 4, colours.amber(), TextAlignment.LEFT, false);
+          text(
+              g,
+              work.words().text("strip.cam"),
+              x + 4,
+              bottom - 4,
+              colours.amber(),
+              TextAlignment.LEFT,
+              false);
           return;
         }
       }

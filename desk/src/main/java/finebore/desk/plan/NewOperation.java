@@ -1,57 +1,39 @@
 package finebore.desk.plan;
 
+import finebore.cutting.Blend;
+import finebore.cutting.CutAngle;
+import finebore.cutting.CutForm;
+import finebore.cutting.CutUnder;
+import finebore.cutting.FitRing;
+import finebore.cutting.OpenBowl;
+import finebore.cutting.OpenThroat;
 import finebore.cutting.Operation;
-import finebore.cutting.Operation.Blend;
-import finebore.cutting.Operation.BlendSide;
-import finebore.cutting.Operation.SingleTool;
-import finebore.cutting.Plunge;
+import finebore.cutting.SweepChamber;
 import finebore.cutting.UsualOperations;
 import finebore.desk.session.SeatView;
 import finebore.head.Unshrouding;
 import finebore.seat.Seat;
-import java.util.OptionalDouble;
 
-/** The operations that can be added, each with settings to begin with. */
-enum NewOperation {
-  OPEN_THROAT("Open the throat"),
-  FORM_CUT("Form cut"),
-  SINGLE_CUT("Single cut, stone or blade"),
-  SWEEP("Sweep the chamber"),
-  CUT_UNDER("Cut under the seat, by hand or radius"),
-  OPEN_BOWL("Open the bowl"),
-  BLEND_PORT("Blend, port side"),
-  BLEND_CHAMBER("Blend, chamber side"),
-  FIT_RING("Fit a ring");
+/** Operations to begin with, their settings as the seat looked at suggests them. */
+final class NewOperation {
 
-  private final String words;
+  private NewOperation() {}
 
-  NewOperation(String words) {
-    this.words = words;
-  }
-
-  String words() {
-    return words;
-  }
-
-  Operation make(SeatView work) {
+  /** An operation of a kind for a seat. */
+  static Operation of(Operation kind, SeatView work) {
     Seat wanted = work.plan().plan().wanted().seat();
-    OptionalDouble open = OptionalDouble.empty();
-    return switch (this) {
-      case OPEN_THROAT -> new Operation.OpenThroat(open, 0, open);
-      case FORM_CUT -> new Operation.CutForm("", open, new Plunge.AsPlanned());
-      case SINGLE_CUT ->
-          new Operation.CutAngle(
-              SingleTool.STONE,
-              wanted.sealingCut().angleDeg(),
-              wanted.outsideDiameterMm(),
-              new Plunge.UntilClean(0, false));
-      case SWEEP -> new Operation.SweepChamber(15, reach(work), open);
-      case CUT_UNDER -> new Operation.CutUnder(12.5, open, 4, 0);
-      case OPEN_BOWL -> new Operation.OpenBowl(open, open);
-      case BLEND_PORT -> new Blend(BlendSide.PORT, Blend.USUAL_KEEP_OFF_MM, 1.5);
-      case BLEND_CHAMBER -> new Blend(BlendSide.CHAMBER, 0.3, 1);
-      case FIT_RING ->
-          new Operation.FitRing(UsualOperations.ring(wanted, work.plan().metal().ring()));
+    return switch (kind) {
+      case CutAngle cut ->
+          new CutAngle(
+              cut.tool(), wanted.sealingCut().angleDeg(), wanted.outsideDiameterMm(), cut.plunge());
+      case SweepChamber sweep ->
+          new SweepChamber(sweep.angleDeg(), reach(work), sweep.startDiameterMm());
+      case FitRing fit -> new FitRing(UsualOperations.ring(wanted, work.plan().metal().ring()));
+      case OpenThroat open -> open;
+      case CutForm form -> form;
+      case CutUnder under -> under;
+      case OpenBowl bowl -> bowl;
+      case Blend blend -> blend;
     };
   }
 

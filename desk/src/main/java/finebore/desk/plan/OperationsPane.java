@@ -1,17 +1,23 @@
 package finebore.desk.plan;
 
+import finebore.code.Term;
 import finebore.cutting.Cutting;
 import finebore.cutting.Operation;
-import finebore.cutting.Settings;
+import finebore.cutting.OperationSetting;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.SeatView;
 import finebore.job.Group;
 import finebore.job.Plan;
-import finebore.practice.Finding;
-import finebore.practice.PlanFindings;
-import finebore.units.UnitSystem;
+import finebore.planning.GroupOutcome;
+import finebore.planning.SeatOutcome;
+import finebore.seat.Seat;
+import finebore.units.Dimension;
+import finebore.words.Words;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalInt;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -41,8 +47,8 @@ final class OperationsPane extends VBox {
   private final ReadyBox ready;
   private final VBox cards = new VBox(4);
   private final List<Card> shown = new ArrayList<>();
-  private final ToggleButton asFound = end("As found", "operation-0", OptionalInt.of(0));
-  private final ToggleButton finished = end("Finished", "operation-all", OptionalInt.empty());
+  private final ToggleButton asFound;
+  private final ToggleButton finished;
   private List<Object> structure = List.of();
   private List<Object> variantsShown = List.of();
 
@@ -50,6 +56,8 @@ final class OperationsPane extends VBox {
     super(6);
     this.session = session;
     setId("operations");
+    asFound = end(session.say("operations.asFound"), "operation-0", OptionalInt.of(0));
+    finished = end(session.say("operations.finished"), "operation-all", OptionalInt.empty());
     ready = new ReadyBox(session);
     follows.setWrapText(true);
     follows.getStyleClass().addAll("small", "muted");
@@ -60,11 +68,11 @@ final class OperationsPane extends VBox {
     HBox.setHgrow(follows, Priority.ALWAYS);
     follows.setMaxWidth(Double.MAX_VALUE);
     exception.setMinWidth(Region.USE_PREF_SIZE);
-    MenuButton add = new MenuButton("Add an operation");
+    MenuButton add = new MenuButton(session.say("operations.add"));
     add.setId("add-operation");
-    for (NewOperation kind : NewOperation.values()) {
-      MenuItem item = new MenuItem(kind.words());
-      item.setId("add-" + kind.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'));
+    for (Operation kind : Operation.kinds()) {
+      MenuItem item = new MenuItem(session.words().label(kind));
+      item.setId("add-" + kind.key());
       item.setOnAction(e -> add(kind));
       add.getItems().add(item);
     }
@@ -86,9 +94,9 @@ final class OperationsPane extends VBox {
   }
 
   /** Puts an operation in after the chosen one, or last, and chooses it. */
-  private void add(NewOperation kind) {
+  private void add(Operation kind) {
     int place = session.lookedAfter().orElse(plan().operations().size());
-    session.editPlan("", p -> p.withOperation(place, kind.make(session.work().get())));
+    session.editPlan("", p -> p.withOperation(place, NewOperation.of(kind, session.work().get())));
     session.lookAfter(OptionalInt.of(place + 1));
   }
 
@@ -101,14 +109,24 @@ final class OperationsPane extends VBox {
     boolean own = work.job().isException(work.place());
     follows.setText(
         own
-            ? work.place().label() + " has a plan of its own"
-            : "Plan of all " + work.port().word() + " seats");
-    exception.setText(own ? "Follow the others" : "Make an exception");
+            ? session.say("operations.own", "seat", work.place().label())
+            : session.say(
+                "operations.shared",
+                "port",
+                work.port(),
+                "seats",
+                String.join(
+                    " ",
+                    session.group().group().seats().stream()
+                        .map(s -> s.place().label())
+                        .toList())));
+    exception.setText(session.say(own ? "operations.follow" : "operations.except"));
     exception.setTooltip(
         new Tooltip(
-            own
-                ? "Drops this seat's own plan; it follows its group again"
-                : "Gives " + work.place().label() + " a plan of its own"));
+            session.say(
+                own ? "operations.follow.tip" : "operations.except.tip",
+                "seat",
+                work.place().label())));
     exception.setOnAction(
         e ->
             session.edit(
@@ -139,7 +157,7 @@ final class OperationsPane extends VBox {
       ToggleButton button = new ToggleButton(Group.planName(k));
       button.setId("variant-" + Group.planName(k));
       button.setSelected(k == group.chosen());
-      button.setTooltip(new Tooltip("Makes variant " + Group.planName(k) + " the plan"));
+      button.setTooltip(new Tooltip(session.say("variants.choose.tip", "name", Group.planName(k))));
       button.setOnAction(
           e ->
               session.edit(
@@ -155,7 +173,7 @@ final class OperationsPane extends VBox {
           small(
               "+",
               "add-variant",
-              "Keeps this plan and goes on with a copy",
+              session.say("variants.add.tip"),
               () ->
                   session.edit(
                       "",
@@ -166,13 +184,13 @@ final class OperationsPane extends VBox {
           small(
               "✕",
               "drop-variant",
-              "Drops variant " + Group.planName(group.chosen()),
+              session.say("variants.drop.tip", "name", Group.planName(group.chosen())),
               () ->
                   session.edit(
                       "",
                       job -> job.withGroup(work.port(), job.group(work.port()).withoutVariant()))));
     }
-    Label word = new Label("VARIANT");
+    Label word = new Label(session.say("variants.heading"));
     word.getStyleClass().add("heading");
     buttons.addFirst(word);
     buttons.forEach(b -> b.setDisable(own));
@@ -203,7 +221,8 @@ final class OperationsPane extends VBox {
       }
       cards.getChildren().setAll(shown);
     }
-    shown.forEach(c -> c.show(work));
+    GroupOutcome group = session.group().group();
+    shown.forEach(c -> c.show(work, group));
   }
 
   /** One operation. */
@@ -231,12 +250,12 @@ final class OperationsPane extends VBox {
       head.setAlignment(Pos.CENTER_LEFT);
       if (open) {
         int last = plan().operations().size() - 1;
-        Button up = small("▲", name + "-up", "Earlier", () -> move(-1));
+        Button up = small("▲", name + "-up", session.say("operations.earlier"), () -> move(-1));
         up.setDisable(place == 0);
-        Button down = small("▼", name + "-down", "Later", () -> move(1));
+        Button down = small("▼", name + "-down", session.say("operations.later"), () -> move(1));
         down.setDisable(place == last);
         head.getChildren()
-            .addAll(up, down, small("✕", name + "-remove", "Leave it out", this::remove));
+            .addAll(up, down, small("✕", name + "-remove", session.say("ui.remove"), this::remove));
       }
       for (Label label : List.of(summary, outcome, problem)) {
         label.setWrapText(true);
@@ -263,76 +282,107 @@ final class OperationsPane extends VBox {
       session.lookAfter(OptionalInt.empty());
     }
 
-    void show(SeatView work) {
+    void show(SeatView work, GroupOutcome group) {
       Cutting.Step step = work.plan().cutting().steps().get(place);
-      UnitSystem units = work.job().units();
-      title.setText((place + 1) + "  " + step.operation().title());
-      summary.setText(
-          String.join(
-              ", ",
-              Settings.of(step.operation(), work.plan().cutting().wanted(), step.depthMm(), units)
-                  .stream()
-                  .limit(4)
-                  .map(s -> s.value())
-                  .toList()));
+      Words words = work.words();
+      title.setText((place + 1) + "  " + words.label(step.operation()));
+      summary.setText(summary(step.operation(), work.plan().plan().wanted().seat(), words));
       summary.setVisible(editors.isEmpty());
       summary.setManaged(editors.isEmpty());
-      outcome.setText(outcome(step, units));
+      // A card that is closed tells of the seat looked at, an open one of all that follow the plan.
+      outcome.setText(editors.isEmpty() ? outcome(step, words) : outcome(place, group, words));
       String wrong =
-          !step.problem().isEmpty()
-              ? "✗ " + step.problem()
-              : step.hangsUpMm().isPresent()
-                  ? "✗ hangs up: open the throat to "
-                      + units.lengthText(step.hangsUpMm().getAsDouble())
-                      + " first"
-                  : "";
+          step.problem()
+              .map(problem -> "\u2717 " + words.say(problem))
+              .or(
+                  () ->
+                      step.hangsUpMm().isPresent()
+                          ? Optional.of(
+                              "\u2717 "
+                                  + words.text(
+                                      "operations.hangsUp",
+                                      "throat",
+                                      words.units().lengthText(step.hangsUpMm().getAsDouble())))
+                          : Optional.empty())
+              .orElse("");
       problem.setText(wrong);
       problem.setVisible(!wrong.isEmpty());
       problem.setManaged(!wrong.isEmpty());
-      editors.forEach(e -> e.show(step.operation(), step));
+      editors.forEach(SettingsEditor::show);
     }
   }
 
-  private static String outcome(Cutting.Step step, UnitSystem units) {
-    List<String> words = new ArrayList<>();
-    long all = step.cameIn().size();
+  /** What an operation does at each seat that follows the plan; once where it does the same. */
+  private static String outcome(int place, GroupOutcome group, Words words) {
+    Map<String, List<String>> same = new LinkedHashMap<>();
+    for (SeatOutcome seat : group.seats()) {
+      same.computeIfAbsent(
+              outcome(seat.cut().cutting().steps().get(place), words), k -> new ArrayList<>())
+          .add(seat.place().label());
+    }
+    List<String> parts = new ArrayList<>();
+    same.forEach(
+        (text, seats) ->
+            parts.add((group.seats().size() > 1 ? String.join(" ", seats) + ": " : "") + text));
+    return String.join("\n", parts);
+  }
+
+  private static String outcome(Cutting.Step step, Words words) {
+    List<String> parts = new ArrayList<>();
+    int all = step.cameIn().size();
     if (all > 0) {
-      long came = step.cameIn().stream().filter(c -> c.shownMm() > 0).count();
-      words.add(came + " of " + all + (all == 1 ? " cut shows" : " cuts show"));
+      int came = (int) step.cameIn().stream().filter(c -> c.shownMm() > 0).count();
+      parts.add(words.text("operations.shows", "came", came, "all", all));
       for (Cutting.CameIn cut : step.cameIn()) {
+        String angle = words.figure(Dimension.ANGLE, cut.cut().angleDeg());
         if (cut.shownMm() <= 0) {
-          words.add(cut.cut().spoken() + " never touches");
+          parts.add(words.text("operations.never", "cut", angle));
         } else if (cut.mostMm() - cut.leastMm() > 0.02) {
-          words.add(
-              cut.cut().spoken()
-                  + " "
-                  + units.shortLength(cut.leastMm())
-                  + " to "
-                  + units.lengthText(cut.mostMm()));
+          parts.add(
+              words.text(
+                  "operations.uneven",
+                  "cut",
+                  angle,
+                  "least",
+                  words.units().shortLength(cut.leastMm()),
+                  "most",
+                  words.units().lengthText(cut.mostMm())));
         }
       }
     }
     step.cleanUp()
         .ifPresent(
             clean -> {
-              clean.sealingMm().ifPresent(mm -> words.add("goes clean at " + units.lengthText(mm)));
+              clean.sealingMm().ifPresent(mm -> parts.add(depth("operations.clean", mm, words)));
               if (all > 1) {
-                clean.allMm().ifPresent(mm -> words.add("every cut at " + units.lengthText(mm)));
+                clean.allMm().ifPresent(mm -> parts.add(depth("operations.allClean", mm, words)));
               }
             });
-    double removed = step.removedMm3() / 1000;
-    words.add(
+    parts.add(
         step.removedMm3() < 0.01
-            ? "takes nothing"
-            : "takes " + UnitSystem.fixed(removed, removed < 0.1 ? 3 : 2) + " cm³");
+            ? words.text("operations.removesNothing")
+            : words.text(
+                "operations.removes", "volume", words.figure(Dimension.VOLUME, step.removedMm3())));
     if (step.addedMm3() > 0) {
-      words.add("puts in " + UnitSystem.fixed(step.addedMm3() / 1000, 2) + " cm³");
+      parts.add(
+          words.text("operations.adds", "volume", words.figure(Dimension.VOLUME, step.addedMm3())));
     }
-    return String.join("; ", words);
+    return String.join("; ", parts);
   }
 
-  /** Findings that keep the plan from being marked ready. */
-  static List<Finding> blockers(SeatView work) {
-    return work.showFound() ? List.of() : PlanFindings.blockers(work.findings());
+  private static String depth(String key, double mm, Words words) {
+    return words.text(key, "depth", words.units().lengthText(mm));
+  }
+
+  /** Its settings that are not what the plan has anyway, each with its name. */
+  private static String summary(Operation operation, Seat wanted, Words words) {
+    List<String> parts = new ArrayList<>();
+    for (OperationSetting<?> setting : operation.settings()) {
+      List<Term> terms = setting.term(operation, wanted);
+      if (!terms.isEmpty() && !words.term(terms.getFirst()).isBlank()) {
+        parts.add(words.label(setting) + " " + words.term(terms.getFirst()));
+      }
+    }
+    return String.join(", ", parts.subList(0, Math.min(3, parts.size())));
   }
 }

@@ -1,10 +1,13 @@
 package finebore.desk.plan;
 
+import finebore.desk.controls.MessageLine;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.SeatView;
 import finebore.desk.theme.Palette;
 import finebore.flow.Losses;
-import finebore.units.UnitSystem;
+import finebore.units.Dimension;
+import finebore.words.UnitSystem;
+import finebore.words.Words;
 import java.util.List;
 import java.util.function.Supplier;
 import javafx.geometry.Orientation;
@@ -35,7 +38,7 @@ public final class PlanStation extends BorderPane {
   private final Label leverText = new Label();
   private final Label title = new Label();
   private final Label gateText = new Label();
-  private final Label message = new Label();
+  private final MessageLine message;
   private final HBox trying = new HBox(10);
   private final Label tryingText = new Label();
   private final EditorColumn editors;
@@ -57,14 +60,7 @@ public final class PlanStation extends BorderPane {
     title.setId("section-title");
     gateText.setId("gate-text");
     gateText.setMinHeight(Region.USE_PREF_SIZE);
-    message.setId("section-message");
-    message.getStyleClass().add("caution");
-    message.managedProperty().bind(message.textProperty().isNotEmpty());
-    section.onRefused(words -> message.setText(words.isEmpty() ? "" : "✗ " + words));
-    section.onGrip(
-        name ->
-            message.setText(
-                name.isEmpty() ? "" : "Grip: " + name + ". Drag, or arrow keys; Shift: ×10"));
+    message = new MessageLine("section-message", session.messages());
 
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
@@ -73,8 +69,8 @@ public final class PlanStation extends BorderPane {
             8,
             title,
             gap,
-            viewButton("Fit", "F", "fit", section::fit),
-            viewButton("Whole", "W", "whole", section::fitWhole),
+            viewButton(session.say("section.fit"), "F", "fit", section::fit),
+            viewButton(session.say("section.whole"), "W", "whole", section::fitWhole),
             viewButton("+", "+", "zoom-in", () -> section.zoom(1.25)),
             viewButton("−", "-", "zoom-out", () -> section.zoom(0.8)));
     head.setAlignment(Pos.CENTER_LEFT);
@@ -91,16 +87,14 @@ public final class PlanStation extends BorderPane {
     VBox.setVgrow(drawing, Priority.ALWAYS);
 
     gateText.setWrapText(true);
-    message.setWrapText(true);
-    message.setMinHeight(Region.USE_PREF_SIZE);
     VBox foot = new VBox(gateText, message);
     foot.setStyle("-fx-padding: 3 10 3 10;");
     trying.getStyleClass().addAll("banner", "preview");
     trying.setAlignment(Pos.CENTER_LEFT);
-    Button keep = new Button("Keep it");
+    Button keep = new Button(session.say("try.keep"));
     keep.setId("keep-tried");
     keep.setOnAction(e -> session.keepTried());
-    Button back = new Button("Put it back");
+    Button back = new Button(session.say("try.back"));
     back.setId("put-back");
     back.setOnAction(e -> session.putBack());
     tryingText.setWrapText(true);
@@ -148,8 +142,8 @@ public final class PlanStation extends BorderPane {
   private void lever() {
     lever.setOrientation(Orientation.VERTICAL);
     lever.setId("lift-lever");
-    lever.setAccessibleText("Valve lift");
-    lever.setTooltip(new Tooltip("Raises the valve"));
+    lever.setAccessibleText(session.say("section.lever"));
+    lever.setTooltip(new Tooltip(session.say("section.lever.tip")));
     lever.valueProperty().bindBidirectional(section.liftProperty());
     lever.setBlockIncrement(0.5);
     leverText.getStyleClass().addAll("figure", "small");
@@ -177,7 +171,16 @@ public final class PlanStation extends BorderPane {
   private void show(SeatView work) {
     double top = Math.max(work.job().test().liftsMm().getLast(), work.group().cam().maxLiftMm());
     lever.setMax(top);
-    title.setText(session.seat().get().label() + "  " + work.port().word() + state(work));
+    title.setText(
+        work.words()
+            .text(
+                "section.title",
+                "seat",
+                session.seat().get().label(),
+                "port",
+                work.port(),
+                "state",
+                state(work)));
     boolean tries = session.tried().get().isPresent();
     trying.setVisible(tries);
     trying.setManaged(tries);
@@ -187,46 +190,46 @@ public final class PlanStation extends BorderPane {
         .ifPresent(
             cure ->
                 tryingText.setText(
-                    "Trying: " + cure.words(work.job().units()) + ". Nothing is changed yet."));
+                    session.say("try.text", "cure", session.words().say(cure.message()))));
     showLift();
   }
 
   private static String state(SeatView work) {
+    Words words = work.words();
     if (work.showFound()) {
-      return " as found";
+      return words.text("section.asFound");
     }
     if (work.isScrubbed()) {
       return work.steps() == 0
-          ? ", found metal under the planned valve"
-          : " after operation " + work.steps();
+          ? words.text("section.foundUnderPlanned")
+          : words.text("section.afterOperation", "number", work.steps());
     }
-    boolean own = work.job().isException(work.place());
-    long alike =
-        work.job().engine().seats().stream()
-            .filter(s -> s.port() == work.port() && !work.job().isException(s))
-            .count();
-    return " as planned" + (own ? ", an exception" : ", all " + alike + " alike");
+    return work.job().isException(work.place())
+        ? words.text("section.exception")
+        : words.text("section.asPlanned", "count", work.job().alike(work.place()).size());
   }
 
   private void showLift() {
     SeatView work = session.work().get();
-    UnitSystem units = work.job().units();
+    UnitSystem units = work.units();
+    Words words = work.words();
     double lift = section.liftProperty().get();
     leverText.setText(units.shortLength(lift) + " " + units.length().symbol());
     if (work.shown().seated().isEmpty()) {
-      gateText.setText("The valve falls through the throat.");
+      gateText.setText(words.text("gate.fallsThrough"));
     } else if (lift <= 0) {
-      gateText.setText("Closed.");
+      gateText.setText(words.text("gate.closed"));
     } else {
-      Losses losses = work.shown().lossesAt(lift, work.port());
+      Losses losses = work.shown().lossesAt(lift);
       gateText.setText(
-          "Gate "
-              + UnitSystem.fixed(losses.gate().areaMm2(), 0)
-              + " mm² "
-              + losses.gate().place()
-              + "; effective "
-              + UnitSystem.fixed(losses.effectiveAreaMm2(), 0)
-              + " mm², port included");
+          words.text(
+              "gate.text",
+              "area",
+              words.figure(Dimension.AREA, losses.gate().areaMm2()),
+              "place",
+              words.say(losses.gate().place().message()),
+              "effective",
+              words.figure(Dimension.AREA, losses.effectiveAreaMm2())));
     }
   }
 }

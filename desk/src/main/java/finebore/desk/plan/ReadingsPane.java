@@ -4,8 +4,10 @@ import finebore.desk.controls.Styles;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.SeatView;
 import finebore.practice.Range;
+import finebore.reports.Spoken;
 import finebore.study.Reading;
 import finebore.study.ReadingKind;
+import finebore.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -36,6 +38,7 @@ public final class ReadingsPane extends ScrollPane {
     setId("readings");
     setFitToWidth(true);
     setFitToHeight(true);
+    setHbarPolicy(ScrollBarPolicy.NEVER);
     heading.getStyleClass().add("heading");
     school.setId("readings-practice");
     school.getStyleClass().addAll("muted", "small");
@@ -48,15 +51,22 @@ public final class ReadingsPane extends ScrollPane {
 
   private void show() {
     SeatView work = session.work().get();
-    heading.setText("READINGS, " + (work.showFound() ? "AS FOUND" : "AS PLANNED"));
-    school.setText("wanted by: " + work.practice().name());
+    heading.setText(
+        work.words()
+            .text(
+                work.showFound() ? "readings.found" : "readings.planned",
+                "seat",
+                work.place().label()));
+    school.setText(
+        work.words()
+            .text("readings.wantedBy", "practice", work.words().term(work.practice().term())));
     List<Reading> readings = work.shown().readings();
     boolean same =
         rows.stream().map(Row::kind).toList().equals(readings.stream().map(Reading::kind).toList());
     if (!same) {
       column.getChildren().removeAll(rows);
       rows.clear();
-      readings.forEach(r -> rows.add(new Row(r.kind())));
+      readings.forEach(r -> rows.add(new Row(r.kind(), work.words())));
       column.getChildren().addAll(rows);
     }
     for (int k = 0; k < rows.size(); k++) {
@@ -66,16 +76,17 @@ public final class ReadingsPane extends ScrollPane {
 
   /** One reading; kept while it changes, so that a drag does not build the pane anew. */
   private static final class Row extends HBox {
+    private static final int LONG = 14;
     private final ReadingKind kind;
     private final Label value = new Label();
     private final Label state = new Label();
     private final Scale scale = new Scale();
     private final Tooltip tip = new Tooltip();
 
-    Row(ReadingKind kind) {
+    Row(ReadingKind kind, Words words) {
       super(6);
       this.kind = kind;
-      Label name = new Label(kind.label());
+      Label name = new Label(words.label(kind));
       name.setMinWidth(80);
       name.setMaxWidth(Double.MAX_VALUE);
       HBox.setHgrow(name, Priority.ALWAYS);
@@ -98,32 +109,40 @@ public final class ReadingsPane extends ScrollPane {
 
     void show(SeatView work, Reading reading) {
       Optional<Range> range = work.practice().wanted(work.port(), kind);
-      value.setText(reading.text(work.job().units()));
-      state.setText(stateWord(range, reading));
+      value.setText(Spoken.reading(reading, work.words()));
+      // A long value takes the room of a scale that has nothing to show.
+      scale.setManaged(range.isPresent() || value.getText().length() < LONG);
+      state.setText(stateWord(range, reading, work.words()));
       Styles.state(
           state,
           range.isEmpty() ? "muted" : range.get().holds(reading.value()) ? "good" : "caution");
       scale.show(range, reading.value());
+      Words words = work.words();
       String wanted =
           range
               .map(
                   r ->
-                      "\nWanted: "
-                          + kind.quantity().text(r.min(), work.job().units())
-                          + " to "
-                          + kind.quantity().text(r.max(), work.job().units())
-                          + " ("
-                          + work.practice().name()
-                          + "; "
-                          + r.basis()
-                          + ")")
+                      "\n"
+                          + words.text(
+                              "readings.wanted",
+                              "range",
+                              words.say(r.message(kind)),
+                              "practice",
+                              words.term(work.practice().term()),
+                              "basis",
+                              words.text(r.basis().code(), "source", r.basis().source())))
               .orElse("");
-      tip.setText(kind.meaning() + wanted);
+      tip.setText(words.of(kind, "meaning") + wanted);
     }
 
-    private static String stateWord(Optional<Range> range, Reading reading) {
+    private static String stateWord(Optional<Range> range, Reading reading, Words words) {
       return range
-          .map(r -> r.holds(reading.value()) ? "ok" : reading.value() > r.max() ? "high" : "low")
+          .map(
+              r ->
+                  words.text(
+                      r.holds(reading.value())
+                          ? "readings.ok"
+                          : r.isAbove(reading.value()) ? "readings.high" : "readings.low"))
           .orElse("");
     }
   }
@@ -149,9 +168,12 @@ public final class ReadingsPane extends ScrollPane {
       range.ifPresent(
           r -> {
             boolean holds = r.holds(value);
-            double span = Math.max(r.max() - r.min(), 1e-9);
+            // A range open to one side is drawn as wide as what limits it.
+            double least = r.min().orElse(r.max().orElse(0) - open(r));
+            double most = r.max().orElse(r.min().orElse(0) + open(r));
+            double span = Math.max(most - least, 1e-9);
             mark.setLayoutX(
-                Math.clamp(WIDTH / 3 + (value - r.min()) / span * WIDTH / 3, 2, WIDTH - 2) - 1.5);
+                Math.clamp(WIDTH / 3 + (value - least) / span * WIDTH / 3, 2, WIDTH - 2) - 1.5);
             Styles.inline(
                 mark, "-fx-background-color: " + (holds ? "-fb-green" : "-fb-vermilion") + ";");
             Styles.inline(
@@ -160,6 +182,11 @@ public final class ReadingsPane extends ScrollPane {
                     + (holds ? "-fb-green-wash" : "-fb-amber-wash")
                     + ";");
           });
+    }
+
+    private static double open(Range range) {
+      double limit = range.min().orElse(range.max().orElse(1));
+      return Math.max(Math.abs(limit), 1e-3);
     }
 
     private static Region box(double x, double y, double w, double h) {

@@ -9,6 +9,7 @@ import finebore.flow.Losses;
 import finebore.seat.SeatSection;
 import finebore.section.Point;
 import finebore.section.Profile;
+import finebore.words.UnitSystem;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.geometry.VPos;
@@ -57,9 +58,15 @@ final class SectionPainter {
     valve(liftMm);
     contact();
     if (liftMm > 0 && work.shown().seated().isPresent()) {
-      Losses losses = work.shown().lossesAt(liftMm, work.port());
+      Losses losses = work.shown().lossesAt(liftMm);
       gate(losses.gate());
       beads(losses);
+      words(
+          work.words().text("section.legend"),
+          sheet.width() - 8,
+          sheet.height() - 10,
+          palette.muted(),
+          TextAlignment.RIGHT);
     }
     scaleBar();
   }
@@ -72,7 +79,12 @@ final class SectionPainter {
       g.setLineDashes(14, 4, 3, 4);
       g.strokeLine(x, 0, x, sheet.height());
       g.setLineDashes();
-      words("guide axis", x + 4, sheet.height() - 30, palette.muted(), TextAlignment.LEFT);
+      words(
+          work.words().text("section.axis"),
+          x + 4,
+          sheet.height() - 30,
+          palette.muted(),
+          TextAlignment.LEFT);
     }
   }
 
@@ -102,7 +114,7 @@ final class SectionPainter {
       g.setFill(Hatch.of(palette.vermilion(), false, 6, 1.2));
       g.fill();
     }
-    for (List<Point> outline : work.plan().lacking().outlines()) {
+    for (List<Point> outline : work.plan().cut().lacking().outlines()) {
       sheet.path(outline, true);
       g.setFill(palette.amber().deriveColor(0, 1, 1, 0.25));
       g.fill();
@@ -168,7 +180,7 @@ final class SectionPainter {
   }
 
   /** One bead per place; shares of several causes at the same corner count together. */
-  private void beads(Losses losses) {
+  static List<Bead> beadsOf(Losses losses) {
     List<Bead> beads = new ArrayList<>();
     for (Loss loss : losses.parts()) {
       if (loss.cause() == Loss.Cause.GATE || loss.cause() == Loss.Cause.PORT) {
@@ -177,16 +189,19 @@ final class SectionPainter {
       Bead same =
           beads.stream().filter(b -> b.at().distanceTo(loss.at()) < 0.05).findFirst().orElse(null);
       if (same != null) {
-        beads.set(beads.indexOf(same), new Bead(same.at(), same.share() + loss.share()));
+        List<Loss> both = new ArrayList<>(same.losses());
+        both.add(loss);
+        beads.set(beads.indexOf(same), new Bead(same.at(), same.share() + loss.share(), both));
       } else {
-        beads.add(new Bead(loss.at(), loss.share()));
+        beads.add(new Bead(loss.at(), loss.share(), List.of(loss)));
       }
     }
-    for (Bead bead : beads) {
-      if (Math.abs(bead.share()) < SMALL_SHARE) {
-        continue;
-      }
-      double radius = 3 + 26 * Math.sqrt(Math.abs(bead.share()));
+    return beads.stream().filter(b -> Math.abs(b.share()) >= SMALL_SHARE).toList();
+  }
+
+  private void beads(Losses losses) {
+    for (Bead bead : beadsOf(losses)) {
+      double radius = bead.radiusPx();
       boolean recovers = bead.share() < 0;
       double x = frame.x(bead.at().r());
       double y = frame.y(bead.at().z());
@@ -203,11 +218,16 @@ final class SectionPainter {
     }
   }
 
-  private record Bead(Point at, double share) {}
+  /** A place where pressure is lost, or won back below 0, and what takes it there. */
+  record Bead(Point at, double share, List<Loss> losses) {
+    double radiusPx() {
+      return 3 + 26 * Math.sqrt(Math.abs(share));
+    }
+  }
 
   private void scaleBar() {
     double[] steps = {0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50};
-    boolean metric = work.job().units() == finebore.units.UnitSystem.METRIC;
+    boolean metric = work.units() == UnitSystem.METRIC;
     double unit = metric ? 1 : 25.4;
     double[] lengths = metric ? steps : new double[] {0.005, 0.01, 0.02, 0.05, 0.1, 0.2, 0.5, 1, 2};
     double best = lengths[0];
@@ -226,9 +246,9 @@ final class SectionPainter {
     g.strokeLine(x, y, x + px, y);
     g.strokeLine(x, y - 4, x, y + 4);
     g.strokeLine(x + px, y - 4, x + px, y + 4);
-    String label = finebore.seat.Cut.angleText(best);
+    String label = trimmed(best);
     words(
-        (metric ? label : trimmed(best)) + " " + work.job().units().length().symbol(),
+        label + " " + work.units().length().symbol(),
         x + px + 8,
         y,
         palette.text(),

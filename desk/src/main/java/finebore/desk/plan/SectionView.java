@@ -1,22 +1,26 @@
 package finebore.desk.plan;
 
+import finebore.code.RuleViolation;
 import finebore.desk.controls.DrawnRegion;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.SeatView;
 import finebore.desk.theme.Palette;
-import finebore.job.Pairing;
 import finebore.seat.Seat;
 import finebore.section.Point;
+import finebore.valve.Pairing;
+import finebore.words.UnitSystem;
+import finebore.words.Words;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Consumer;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import javafx.animation.AnimationTimer;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.SimpleDoubleProperty;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
@@ -37,8 +41,7 @@ public final class SectionView extends DrawnRegion {
   private final Supplier<Palette> palette;
   private final Supplier<Double> textScale;
   private final DoubleProperty lift = new SimpleDoubleProperty(3);
-  private Consumer<String> refused = message -> {};
-  private Consumer<String> told = message -> {};
+  private final Tooltip hover = new Tooltip();
   private ViewFrame frame;
   private boolean fitted = true;
   private String selected = "";
@@ -63,7 +66,8 @@ public final class SectionView extends DrawnRegion {
       };
 
   public SectionView(JobSession session, Supplier<Palette> palette, Supplier<Double> textScale) {
-    super("section", "Section of seat and valve");
+    super("section", session.say("section.name"));
+    Tooltip.install(this, hover);
     this.session = session;
     this.palette = palette;
     this.textScale = textScale;
@@ -78,21 +82,12 @@ public final class SectionView extends DrawnRegion {
     addEventHandler(MouseEvent.MOUSE_CLICKED, this::clicked);
     addEventHandler(ScrollEvent.SCROLL, this::scrolled);
     addEventHandler(KeyEvent.KEY_PRESSED, this::key);
+    addEventHandler(KeyEvent.KEY_TYPED, this::typed);
   }
 
   /** The lever's lift, mm. */
   public DoubleProperty liftProperty() {
     return lift;
-  }
-
-  /** Who is told when a drag or nudge is not possible; an empty text clears it. */
-  public void onRefused(Consumer<String> listener) {
-    refused = listener;
-  }
-
-  /** Who is told what the chosen grip changes. */
-  public void onGrip(Consumer<String> listener) {
-    told = listener;
   }
 
   public void redraw() {
@@ -154,7 +149,7 @@ public final class SectionView extends DrawnRegion {
       frame = fitting();
     }
     Palette colours = palette.get();
-    Sheet sheet = new Sheet(g, session.work().get(), frame, colours, w, h, 12 * textScale.get());
+    Sheet sheet = new Sheet(g, session.work().get(), frame, colours, w, h, 13 * textScale.get());
     new SectionPainter(sheet).paint(lift.get());
     new DimensionPainter(sheet).paint(lift.get());
     for (Grip grip : grips()) {
@@ -185,8 +180,16 @@ public final class SectionView extends DrawnRegion {
 
   private void choose(String id) {
     selected = id;
-    told.accept(
-        grips().stream().filter(g -> g.id().equals(id)).map(Grip::name).findFirst().orElse(""));
+    grips().stream()
+        .filter(g -> g.id().equals(id))
+        .findFirst()
+        .ifPresentOrElse(
+            g ->
+                session
+                    .messages()
+                    .note(
+                        getId(), session.say("grip.chosen", "grip", session.words().say(g.name()))),
+            () -> session.messages().clear(getId()));
     redraw();
   }
 
@@ -263,9 +266,9 @@ public final class SectionView extends DrawnRegion {
   private void change(String name, java.util.function.UnaryOperator<Pairing> edit) {
     try {
       session.editPairing(name, edit);
-      refused.accept("");
-    } catch (IllegalArgumentException e) {
-      refused.accept(e.getMessage());
+      session.messages().clear(getId());
+    } catch (RuleViolation e) {
+      session.messages().refuse(getId(), session.words().say(e));
     }
   }
 
@@ -284,6 +287,37 @@ public final class SectionView extends DrawnRegion {
       setCursor(over.isEmpty() ? Cursor.DEFAULT : Cursor.HAND);
       redraw();
     }
+    hover.setText(explain(e.getX(), e.getY()));
+    if (hover.getText().isEmpty()) {
+      hover.hide();
+    }
+  }
+
+  /** What takes pressure at the bead under the pointer. */
+  private String explain(double x, double y) {
+    SeatView work = session.work().get();
+    if (lift.get() <= 0 || work.shown().seated().isEmpty()) {
+      return session.say("section.name");
+    }
+    Words words = work.words();
+    return SectionPainter.beadsOf(work.shown().lossesAt(lift.get())).stream()
+        .filter(b -> Math.hypot(frame.x(b.at().r()) - x, frame.y(b.at().z()) - y) <= b.radiusPx())
+        .min(java.util.Comparator.comparingDouble(SectionPainter.Bead::radiusPx))
+        .map(
+            b ->
+                b.losses().stream()
+                    .map(
+                        loss ->
+                            words.text(
+                                "section.bead",
+                                "share",
+                                UnitSystem.fixed(100 * loss.share(), 1),
+                                "cause",
+                                words.label(loss.cause()),
+                                "place",
+                                words.say(loss.place().message())))
+                    .collect(Collectors.joining("\n")))
+        .orElse(session.say("section.name"));
   }
 
   private void clicked(MouseEvent e) {
@@ -318,11 +352,24 @@ public final class SectionView extends DrawnRegion {
       case MINUS, SUBTRACT -> zoom(0.8);
       case F -> fit();
       case W -> fitWhole();
+      case U -> session.switchUnits();
+      case P -> session.showFound(false);
+      case O -> session.showFound(true);
+      case PAGE_UP -> session.scrub(-1);
+      case PAGE_DOWN -> session.scrub(1);
       default -> {
         return;
       }
     }
     e.consume();
+  }
+
+  /** Brackets stand on different keys, some behind AltGr, so it is what was typed that counts. */
+  private void typed(KeyEvent e) {
+    if (e.getCharacter().equals("[") || e.getCharacter().equals("]")) {
+      session.step(e.getCharacter().equals("[") ? -1 : 1);
+      e.consume();
+    }
   }
 
   private void chooseNext(int by) {

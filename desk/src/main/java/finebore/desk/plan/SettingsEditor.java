@@ -1,43 +1,40 @@
 package finebore.desk.plan;
 
+import finebore.code.Coded;
+import finebore.cutting.CutForm;
 import finebore.cutting.Cutter;
 import finebore.cutting.Cutting;
 import finebore.cutting.Operation;
+import finebore.cutting.OperationSetting;
 import finebore.cutting.Plunge;
-import finebore.desk.controls.NumberField;
-import finebore.desk.controls.NumberField.Kind;
+import finebore.desk.controls.EntryField;
+import finebore.desk.controls.Grammar;
 import finebore.desk.session.JobSession;
-import finebore.found.Ring;
 import finebore.job.Plan;
+import finebore.quantity.Quantity;
+import finebore.quantity.Setting;
+import finebore.reports.Spelled;
 import finebore.seat.Seat;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
+import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.function.BiFunction;
-import java.util.function.Function;
-import java.util.function.ToDoubleFunction;
 import javafx.scene.control.Button;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
 
 /**
- * The settings of one operation as a machinist sets them. A setting left open follows the plan; its
- * field shows what that comes to, and typing makes it a setting of its own.
+ * The settings of one operation as a machinist sets them, made of how the operation declares them.
+ * A setting left open follows the plan or the metal; its field shows what that comes to, and typing
+ * makes it a setting of its own.
  */
 final class SettingsEditor extends VBox {
-
-  private static final String AS_PLANNED = "as planned";
-  private static final String DEPTH = "to a depth stop";
-  private static final String CLEAN = "until the seat is clean";
-  private static final String ALL_CLEAN = "until every cut is clean";
-  private static final String TO_PLAN = "ground to the plan";
 
   private final JobSession session;
   private final int place;
@@ -49,7 +46,12 @@ final class SettingsEditor extends VBox {
     this.session = session;
     this.place = place;
     getStyleClass().add("settings");
-    build(operation());
+    operation().settings().forEach(this::build);
+    Label caution = new Label(session.words().of(operation(), "caution"));
+    caution.setWrapText(true);
+    caution.setMinHeight(Region.USE_PREF_SIZE);
+    caution.getStyleClass().addAll("small", "muted");
+    getChildren().add(caution);
   }
 
   private Plan plan() {
@@ -68,7 +70,7 @@ final class SettingsEditor extends VBox {
     return plan().wanted().seat();
   }
 
-  void show(Operation operation, Cutting.Step step) {
+  void show() {
     showing = true;
     updates.forEach(Runnable::run);
     showing = false;
@@ -80,470 +82,299 @@ final class SettingsEditor extends VBox {
     }
   }
 
-  private void build(Operation operation) {
-    switch (operation) {
-      case Operation.OpenThroat open -> {
-        open(
-            "Throat Ø to",
-            o -> ((Operation.OpenThroat) o).diameterMm(),
-            () -> wanted().throatDiameterMm(),
-            (o, mm) -> {
-              Operation.OpenThroat was = (Operation.OpenThroat) o;
-              return new Operation.OpenThroat(mm, was.taperDeg(), was.depthMm());
-            });
-        number(
-            "Taper",
-            Kind.ANGLE,
-            o -> ((Operation.OpenThroat) o).taperDeg(),
-            (o, deg) -> {
-              Operation.OpenThroat was = (Operation.OpenThroat) o;
-              return new Operation.OpenThroat(was.diameterMm(), deg, was.depthMm());
-            });
-        open(
-            "End below face",
-            o -> ((Operation.OpenThroat) o).depthMm(),
-            () -> step().depthMm().orElse(0),
-            (o, mm) -> {
-              Operation.OpenThroat was = (Operation.OpenThroat) o;
-              return new Operation.OpenThroat(was.diameterMm(), was.taperDeg(), mm);
-            });
+  private void build(OperationSetting<?> setting) {
+    switch (setting) {
+      case OperationSetting.Number<?> number -> number(number);
+      case OperationSetting.Choice<?, ?> choice -> choice(choice);
+      case OperationSetting.Text<?> text -> {
+        if (operation() instanceof CutForm) {
+          cutter();
+        } else {
+          text(text);
+        }
       }
-      case Operation.CutForm form -> {
-        cutterChoice();
-        open(
-            "Seat Ø by pointer",
-            o -> ((Operation.CutForm) o).seatDiameterMm(),
-            () -> wanted().outsideDiameterMm(),
-            (o, mm) -> {
-              Operation.CutForm was = (Operation.CutForm) o;
-              return new Operation.CutForm(was.cutter(), mm, was.plunge());
-            });
-        plunge(
-            o -> ((Operation.CutForm) o).plunge(),
-            (o, p) -> {
-              Operation.CutForm was = (Operation.CutForm) o;
-              return new Operation.CutForm(was.cutter(), was.seatDiameterMm(), p);
-            },
-            true);
-      }
-      case Operation.CutAngle cut -> {
-        choice(
-            "Tool",
-            List.of("stone", "blade"),
-            o -> ((Operation.CutAngle) o).tool().word(),
-            (o, word) -> {
-              Operation.CutAngle was = (Operation.CutAngle) o;
-              return new Operation.CutAngle(
-                  Operation.SingleTool.valueOf(word.toUpperCase(Locale.ROOT)),
-                  was.angleDeg(),
-                  was.edgeDiameterMm(),
-                  was.plunge());
-            });
-        number(
-            "Angle of cut",
-            Kind.ANGLE,
-            o -> ((Operation.CutAngle) o).angleDeg(),
-            (o, deg) -> {
-              Operation.CutAngle was = (Operation.CutAngle) o;
-              return new Operation.CutAngle(was.tool(), deg, was.edgeDiameterMm(), was.plunge());
-            });
-        number(
-            "Outer edge Ø",
-            Kind.LENGTH,
-            o -> ((Operation.CutAngle) o).edgeDiameterMm(),
-            (o, mm) -> {
-              Operation.CutAngle was = (Operation.CutAngle) o;
-              return new Operation.CutAngle(was.tool(), was.angleDeg(), mm, was.plunge());
-            });
-        plunge(
-            o -> ((Operation.CutAngle) o).plunge(),
-            (o, p) -> {
-              Operation.CutAngle was = (Operation.CutAngle) o;
-              return new Operation.CutAngle(was.tool(), was.angleDeg(), was.edgeDiameterMm(), p);
-            },
-            false);
-      }
-      case Operation.SweepChamber sweep -> {
-        number(
-            "Sweep angle",
-            Kind.ANGLE,
-            o -> ((Operation.SweepChamber) o).angleDeg(),
-            (o, deg) -> {
-              Operation.SweepChamber was = (Operation.SweepChamber) o;
-              return new Operation.SweepChamber(deg, was.reachDiameterMm(), was.startDiameterMm());
-            });
-        number(
-            "Out to Ø",
-            Kind.LENGTH,
-            o -> ((Operation.SweepChamber) o).reachDiameterMm(),
-            (o, mm) -> {
-              Operation.SweepChamber was = (Operation.SweepChamber) o;
-              return new Operation.SweepChamber(was.angleDeg(), mm, was.startDiameterMm());
-            });
-        open(
-            "Touches the seat at Ø",
-            o -> ((Operation.SweepChamber) o).startDiameterMm(),
-            () -> 2 * session.work().get().plan().ideal().outsideEdge().r(),
-            (o, mm) -> {
-              Operation.SweepChamber was = (Operation.SweepChamber) o;
-              return new Operation.SweepChamber(was.angleDeg(), was.reachDiameterMm(), mm);
-            });
-      }
-      case Operation.CutUnder under -> {
-        number(
-            "Leans in",
-            Kind.ANGLE,
-            o -> ((Operation.CutUnder) o).leanDeg(),
-            (o, deg) -> {
-              Operation.CutUnder was = (Operation.CutUnder) o;
-              return new Operation.CutUnder(
-                  deg, was.fromDiameterMm(), was.heightMm(), was.radiusMm());
-            });
-        number(
-            "Height",
-            Kind.LENGTH,
-            o -> ((Operation.CutUnder) o).heightMm(),
-            (o, mm) -> {
-              Operation.CutUnder was = (Operation.CutUnder) o;
-              return new Operation.CutUnder(
-                  was.leanDeg(), was.fromDiameterMm(), mm, was.radiusMm());
-            });
-        number(
-            "Radius, 0: straight",
-            Kind.LENGTH,
-            o -> ((Operation.CutUnder) o).radiusMm(),
-            (o, mm) -> {
-              Operation.CutUnder was = (Operation.CutUnder) o;
-              return new Operation.CutUnder(
-                  was.leanDeg(), was.fromDiameterMm(), was.heightMm(), mm);
-            });
-      }
-      case Operation.OpenBowl bowl -> {
-        open(
-            "Bowl Ø to",
-            o -> ((Operation.OpenBowl) o).diameterMm(),
-            () -> wanted().bowlDiameterMm(),
-            (o, mm) -> new Operation.OpenBowl(mm, ((Operation.OpenBowl) o).depthMm()));
-        open(
-            "Reached below face",
-            o -> ((Operation.OpenBowl) o).depthMm(),
-            () -> step().depthMm().orElse(0),
-            (o, mm) -> new Operation.OpenBowl(((Operation.OpenBowl) o).diameterMm(), mm));
-      }
-      case Operation.Blend blend -> {
-        number(
-            "Keep off the face",
-            Kind.LENGTH,
-            o -> ((Operation.Blend) o).keepOffMm(),
-            (o, mm) -> {
-              Operation.Blend was = (Operation.Blend) o;
-              return new Operation.Blend(was.side(), mm, was.radiusMm());
-            });
-        number(
-            "Blend radius",
-            Kind.LENGTH,
-            o -> ((Operation.Blend) o).radiusMm(),
-            (o, mm) -> {
-              Operation.Blend was = (Operation.Blend) o;
-              return new Operation.Blend(was.side(), was.keepOffMm(), mm);
-            });
-      }
-      case Operation.FitRing fit -> ringFields();
-    }
-    Label caution = new Label(finebore.cutting.CutSheet.caution(operation));
-    caution.setWrapText(true);
-    caution.setMinHeight(Region.USE_PREF_SIZE);
-    caution.getStyleClass().addAll("small", "muted");
-    getChildren().add(caution);
-  }
-
-  private void ringFields() {
-    ring(
-        "Ring outside Ø",
-        Ring::outsideDiameterMm,
-        (r, mm) ->
-            new Ring(mm, r.insideDiameterMm(), r.floorMm(), r.heightMm(), r.fitMm(), r.material()));
-    ring(
-        "Ring bore Ø",
-        Ring::insideDiameterMm,
-        (r, mm) ->
-            new Ring(
-                r.outsideDiameterMm(), mm, r.floorMm(), r.heightMm(), r.fitMm(), r.material()));
-    ring(
-        "Floor below face",
-        Ring::floorMm,
-        (r, mm) ->
-            new Ring(
-                r.outsideDiameterMm(),
-                r.insideDiameterMm(),
-                mm,
-                r.heightMm(),
-                r.fitMm(),
-                r.material()));
-    ring(
-        "Ring height",
-        Ring::heightMm,
-        (r, mm) ->
-            new Ring(
-                r.outsideDiameterMm(),
-                r.insideDiameterMm(),
-                r.floorMm(),
-                mm,
-                r.fitMm(),
-                r.material()));
-    ring(
-        "Press fit on Ø",
-        Ring::fitMm,
-        (r, mm) ->
-            new Ring(
-                r.outsideDiameterMm(),
-                r.insideDiameterMm(),
-                r.floorMm(),
-                r.heightMm(),
-                mm,
-                r.material()));
-    TextField material = new TextField();
-    material.setId("ring-material");
-    material.setPromptText("material");
-    material.setAccessibleText("Ring material");
-    Runnable take =
-        () -> {
-          Ring r = ((Operation.FitRing) operation()).ring();
-          if (!r.material().equals(material.getText().strip())) {
-            change(
-                "",
-                new Operation.FitRing(
-                    new Ring(
-                        r.outsideDiameterMm(),
-                        r.insideDiameterMm(),
-                        r.floorMm(),
-                        r.heightMm(),
-                        r.fitMm(),
-                        material.getText().strip())));
-          }
-        };
-    material.setOnAction(e -> take.run());
-    material.focusedProperty().addListener((o, was, is) -> run(!is, take));
-    row("Material", material);
-    updates.add(
-        () -> {
-          if (!material.isFocused()) {
-            material.setText(((Operation.FitRing) operation()).ring().material());
-          }
-        });
-  }
-
-  private static void run(boolean when, Runnable action) {
-    if (when) {
-      action.run();
+      case OperationSetting.Depth<?> depth -> depth(depth);
     }
   }
 
-  private void ring(
-      String name, ToDoubleFunction<Ring> value, BiFunction<Ring, Double, Ring> with) {
-    number(
-        name,
-        Kind.LENGTH,
-        o -> value.applyAsDouble(((Operation.FitRing) o).ring()),
-        (o, mm) -> new Operation.FitRing(with.apply(((Operation.FitRing) o).ring(), mm)));
+  private EntryField<OptionalDouble> field(
+      String id, Grammar<OptionalDouble> grammar, String name, EntryTaker taker) {
+    return EntryField.of(
+            "field-" + id,
+            grammar,
+            session::words,
+            session.messages(),
+            (gesture, value) -> change(gesture, taker.with(value)))
+        .namedBeside(name)
+        .onGestureEnd(session::endGesture);
   }
 
-  private void number(
-      String name,
-      Kind kind,
-      ToDoubleFunction<Operation> value,
-      BiFunction<Operation, Double, Operation> with) {
-    NumberField field =
-        new NumberField(
-            name,
-            kind,
-            session::units,
-            (gesture, read) -> change(gesture, with.apply(operation(), read)),
-            session::endGesture);
-    row(name, field);
-    updates.add(() -> field.show(value.applyAsDouble(operation())));
+  /** The operation with a value set. */
+  private interface EntryTaker {
+    Operation with(OptionalDouble value);
   }
 
-  /** A setting that may be left open. */
-  private void open(
-      String name,
-      Function<Operation, OptionalDouble> value,
-      java.util.function.DoubleSupplier follows,
-      BiFunction<Operation, OptionalDouble, Operation> with) {
-    NumberField field =
-        new NumberField(
+  private void number(OperationSetting.Number<?> number) {
+    Quantity quantity = number.setting().quantity();
+    boolean mayBeOpen = number.setting().empty() == Setting.Empty.FOLLOWS;
+    String name = session.words().label(number);
+    EntryField<OptionalDouble> field =
+        field(
+            number.id(),
+            mayBeOpen ? Grammar.optional(quantity) : Grammar.number(quantity),
             name,
-            Kind.LENGTH,
-            session::units,
-            (gesture, mm) -> change(gesture, with.apply(operation(), OptionalDouble.of(mm))),
-            session::endGesture);
-    Button back = new Button("as planned");
+            value -> number.on(operation(), value));
+    if (!mayBeOpen) {
+      row(name, field);
+      updates.add(() -> field.show(number.set(operation())));
+      return;
+    }
+    Button back = new Button(session.say("setting.asPlanned"));
     back.getStyleClass().addAll("icon-button");
     back.setMinWidth(Region.USE_PREF_SIZE);
-    back.setTooltip(new Tooltip("Lets it follow the plan again"));
-    back.setId(NumberField.idOf(name) + "-open");
-    back.setOnAction(e -> change("", with.apply(operation(), OptionalDouble.empty())));
+    back.setTooltip(new Tooltip(session.say("setting.asPlanned.tip")));
+    back.setId("field-" + number.id() + "-open");
+    back.setOnAction(e -> change("", number.on(operation(), OptionalDouble.empty())));
     HBox both = new HBox(4, field, back);
     HBox.setHgrow(field, Priority.ALWAYS);
     row(name, both);
     updates.add(
         () -> {
-          OptionalDouble own = value.apply(operation());
-          field.show(own.orElseGet(follows));
-          back.setVisible(own.isPresent());
-          back.setManaged(own.isPresent());
+          boolean own = number.set(operation()).isPresent();
+          OptionalDouble value = number.value(operation(), wanted());
+          field.show(value.isPresent() ? value : followed(number));
+          back.setVisible(own);
+          back.setManaged(own);
         });
   }
 
-  private void choice(
-      String name,
-      List<String> words,
-      Function<Operation, String> value,
-      BiFunction<Operation, String, Operation> with) {
-    ChoiceBox<String> box = new ChoiceBox<>();
-    box.getItems().setAll(words);
-    box.setId("choice-" + name.toLowerCase(Locale.ROOT).replace(' ', '-'));
+  /** What an open setting comes to in the metal: where the tool has stopped, or nothing. */
+  private OptionalDouble followed(OperationSetting.Number<?> number) {
+    return switch (number.setting().quantity()) {
+      case THROAT_CUT_DEPTH, OPENED_BOWL_DEPTH -> step().depthMm();
+      default -> OptionalDouble.empty();
+    };
+  }
+
+  private void choice(OperationSetting.Choice<?, ?> choice) {
+    ChoiceBox<Coded> box = new ChoiceBox<>();
+    box.getItems().setAll(choice.values());
+    box.setConverter(spoken());
+    box.setId("choice-" + choice.id());
     box.setMaxWidth(Double.MAX_VALUE);
-    box.setAccessibleText(name);
-    updates.add(() -> box.setValue(value.apply(operation())));
-    box.setValue(value.apply(operation()));
+    box.setAccessibleText(session.words().label(choice));
+    updates.add(() -> box.setValue(choice.value(operation())));
+    box.setValue(choice.value(operation()));
     box.valueProperty()
-        .addListener((o, was, is) -> run(!showing, () -> change("", with.apply(operation(), is))));
-    row(name, box);
+        .addListener(
+            (o, was, is) -> {
+              if (!showing) {
+                change("", choice.on(operation(), is));
+              }
+            });
+    row(session.words().label(choice), box);
+  }
+
+  private StringConverter<Coded> spoken() {
+    return new StringConverter<>() {
+      @Override
+      public String toString(Coded value) {
+        return value == null ? "" : session.words().label(value);
+      }
+
+      @Override
+      public Coded fromString(String words) {
+        return null;
+      }
+    };
+  }
+
+  private void text(OperationSetting.Text<?> text) {
+    EntryField<String> field =
+        new EntryField<>(
+                "field-" + text.id(),
+                Grammar.text(),
+                session::words,
+                session.messages(),
+                (gesture, value) -> change(gesture, text.on(operation(), value)))
+            .namedBeside(session.words().label(text));
+    row(session.words().label(text), field);
+    updates.add(() -> field.show(text.value(operation())));
   }
 
   /** Choosing a cutter brings its cuts into the wanted seat. */
-  private void cutterChoice() {
+  private void cutter() {
     ChoiceBox<String> box = new ChoiceBox<>();
+    String toPlan = session.say("setting.cutter.toPlan");
     box.setId("choice-cutter");
     box.setMaxWidth(Double.MAX_VALUE);
-    box.setAccessibleText("Cutter");
-    box.getItems().add(TO_PLAN);
+    box.setAccessibleText(session.say("setting.cutter"));
+    box.getItems().add(toPlan);
     session.rack().forEach(c -> box.getItems().add(c.name()));
-    Runnable update =
-        () -> {
-          String name = ((Operation.CutForm) operation()).cutter();
-          if (!name.isEmpty() && !box.getItems().contains(name)) {
-            box.getItems().add(name);
-          }
-          box.setValue(name.isEmpty() ? TO_PLAN : name);
-        };
-    update.run();
-    updates.add(update);
     Label made = new Label();
     made.setWrapText(true);
     made.setMinHeight(Region.USE_PREF_SIZE);
     made.getStyleClass().addAll("small", "muted");
-    updates.add(() -> made.setText(made(box.getValue())));
-    box.valueProperty().addListener((o, was, is) -> run(!showing, () -> choose(is)));
-    row("Cutter", box);
-    getChildren().add(made);
+    CutterDrawing drawing = new CutterDrawing(session);
+    updates.add(
+        () -> {
+          String name = ((CutForm) operation()).cutter();
+          if (!name.isEmpty() && !box.getItems().contains(name)) {
+            box.getItems().add(name);
+          }
+          box.setValue(name.isEmpty() ? toPlan : name);
+          made.setText(made(name));
+          drawing.show(rackCutter(name));
+        });
+    box.valueProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (!showing && is != null) {
+                choose(is.equals(toPlan) ? "" : is);
+              }
+            });
+    row(session.say("setting.cutter"), box);
+    getChildren().addAll(drawing, made);
+  }
+
+  private Optional<Cutter> rackCutter(String name) {
+    return session.rack().stream().filter(c -> c.name().equals(name)).findFirst();
   }
 
   private String made(String name) {
-    return session.rack().stream()
-        .filter(c -> c.name().equals(name))
-        .findFirst()
+    if (name.isEmpty()) {
+      return "";
+    }
+    return rackCutter(name)
         .map(
             c ->
-                c.cuts().equals(wanted().cuts())
-                    ? c.inWords() + ", " + c.use()
-                    : "The plan's cuts differ from this cutter's: " + c.inWords())
-        .orElse(name.equals(TO_PLAN) ? "" : "Not in the rack.");
+                session.say(
+                    c.cuts().equals(wanted().cuts())
+                        ? "setting.cutter.made"
+                        : "setting.cutter.differs",
+                    "profile",
+                    Spelled.profile(c, session.words()),
+                    "use",
+                    c.use()))
+        .orElse(session.say("setting.cutter.notInRack"));
   }
 
   private void choose(String name) {
     session.editPlan(
         "",
         plan -> {
-          Operation.CutForm was = (Operation.CutForm) plan.operations().get(place);
-          String chosen = name.equals(TO_PLAN) ? "" : name;
-          Plan renamed =
-              plan.withOperationAt(
-                  place, new Operation.CutForm(chosen, was.seatDiameterMm(), was.plunge()));
-          return session.rack().stream()
-              .filter(c -> c.name().equals(chosen))
-              .findFirst()
-              .map(c -> withCuts(renamed, c))
-              .orElse(renamed);
+          CutForm form = (CutForm) plan.operations().get(place);
+          Plan named =
+              plan.withOperationAt(place, new CutForm(name, form.seatDiameterMm(), form.plunge()));
+          return rackCutter(name)
+              .map(
+                  c ->
+                      named.following(
+                          named
+                              .wanted()
+                              .withSeat(named.wanted().seat().withCuts(c.cuts(), c.sealingCut()))))
+              .orElse(named);
         });
   }
 
-  private static Plan withCuts(Plan plan, Cutter cutter) {
-    Seat seat = plan.wanted().seat().withCuts(cutter.cuts(), cutter.sealingCut());
-    return plan.withWanted(plan.wanted().withSeat(seat));
+  /** Ways to say how far a cutter goes. */
+  private enum Way implements Coded {
+    PLANNED,
+    DEPTH,
+    CLEAN,
+    ALL_CLEAN;
+
+    static Way of(Plunge plunge) {
+      return switch (plunge) {
+        case Plunge.AsPlanned() -> PLANNED;
+        case Plunge.ToDepth(double mm) -> DEPTH;
+        case Plunge.UntilClean(double extra, boolean all) -> all ? ALL_CLEAN : CLEAN;
+      };
+    }
+
+    @Override
+    public String code() {
+      return "way." + name().toLowerCase(java.util.Locale.ROOT);
+    }
   }
 
-  private void plunge(
-      Function<Operation, Plunge> value,
-      BiFunction<Operation, Plunge, Operation> with,
-      boolean form) {
-    List<String> ways =
-        form ? List.of(AS_PLANNED, DEPTH, CLEAN, ALL_CLEAN) : List.of(AS_PLANNED, DEPTH, CLEAN);
-    choice(
-        "Plunge",
-        ways,
-        o -> way(value.apply(o)),
-        (o, way) ->
-            with.apply(
-                o,
-                switch (way) {
-                  case DEPTH -> new Plunge.ToDepth(Math.max(0, step().depthMm().orElse(0)));
-                  case CLEAN -> new Plunge.UntilClean(0, false);
-                  case ALL_CLEAN -> new Plunge.UntilClean(0, true);
-                  default -> new Plunge.AsPlanned();
-                }));
-    NumberField field =
-        new NumberField(
-            "Depth",
-            Kind.LENGTH,
-            session::units,
-            (gesture, mm) ->
-                change(
-                    gesture,
-                    with.apply(
-                        operation(),
-                        value.apply(operation()) instanceof Plunge.UntilClean(double x, boolean all)
-                            ? new Plunge.UntilClean(mm, all)
-                            : new Plunge.ToDepth(mm))),
-            session::endGesture);
-    Label label = row("Depth", field);
+  private void depth(OperationSetting.Depth<?> depth) {
+    ChoiceBox<Coded> box = new ChoiceBox<>();
+    boolean form = operation() instanceof CutForm;
+    box.getItems()
+        .setAll(form ? List.of(Way.values()) : List.of(Way.PLANNED, Way.DEPTH, Way.CLEAN));
+    box.setConverter(spoken());
+    box.setId("choice-plunge");
+    box.setMaxWidth(Double.MAX_VALUE);
+    box.setAccessibleText(session.words().label(depth));
+    updates.add(() -> box.setValue(Way.of(depth.value(operation()))));
+    box.valueProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (!showing && is instanceof Way way) {
+                change("", depth.on(operation(), begin(way)));
+              }
+            });
+    row(session.words().label(depth), box);
+    EntryField<OptionalDouble> stop =
+        field(
+            "depth",
+            Grammar.number(Quantity.DEPTH_STOP),
+            session.say("setting.depthStop"),
+            mm -> depth.on(operation(), new Plunge.ToDepth(mm.orElseThrow())));
+    EntryField<OptionalDouble> more =
+        field(
+            "more",
+            Grammar.number(Quantity.PAST_CLEAN_UP),
+            session.say("setting.more"),
+            mm ->
+                depth.on(
+                    operation(),
+                    new Plunge.UntilClean(
+                        mm.orElseThrow(), Way.of(depth.value(operation())) == Way.ALL_CLEAN)));
+    Region stopRow = row(session.say("setting.depthStop"), stop);
+    Region moreRow = row(session.say("setting.more"), more);
     updates.add(
         () -> {
-          switch (value.apply(operation())) {
-            case Plunge.AsPlanned() -> {
-              label.setText("Depth");
-              field.show(step().depthMm().orElse(0));
-            }
-            case Plunge.ToDepth(double mm) -> {
-              label.setText("Depth stop");
-              field.show(mm);
-            }
-            case Plunge.UntilClean(double extra, boolean all) -> {
-              label.setText("And more");
-              field.show(extra);
-            }
-          }
+          Plunge plunge = depth.value(operation());
+          boolean clean = plunge instanceof Plunge.UntilClean;
+          set(stopRow, !clean);
+          set(moreRow, clean);
+          stop.show(
+              plunge instanceof Plunge.ToDepth(double mm)
+                  ? OptionalDouble.of(mm)
+                  : step().depthMm());
+          more.show(
+              OptionalDouble.of(
+                  plunge instanceof Plunge.UntilClean(double extra, boolean all) ? extra : 0));
         });
   }
 
-  private static String way(Plunge plunge) {
-    return switch (plunge) {
-      case Plunge.AsPlanned() -> AS_PLANNED;
-      case Plunge.ToDepth(double mm) -> DEPTH;
-      case Plunge.UntilClean(double extra, boolean all) -> all ? ALL_CLEAN : CLEAN;
+  private static void set(Region row, boolean visible) {
+    row.setVisible(visible);
+    row.setManaged(visible);
+  }
+
+  /** A plunge of a way to begin with: a depth stop where the tool stops now. */
+  private Plunge begin(Way way) {
+    return switch (way) {
+      case PLANNED -> new Plunge.AsPlanned();
+      case DEPTH -> new Plunge.ToDepth(step().depthMm().orElse(wanted().depthMm()));
+      case CLEAN -> new Plunge.UntilClean(0, false);
+      case ALL_CLEAN -> new Plunge.UntilClean(0, true);
     };
   }
 
-  private Label row(String name, Region field) {
+  private Region row(String name, Region field) {
     Label label = new Label(name);
     label.getStyleClass().addAll("small", "muted");
     label.setMinWidth(108);
     label.setPrefWidth(108);
     label.setWrapText(true);
+    label.setMinHeight(Region.USE_PREF_SIZE);
     HBox row = new HBox(4, label, field);
     HBox.setHgrow(field, Priority.ALWAYS);
     getChildren().add(row);
-    return label;
+    return row;
   }
 }

@@ -4,7 +4,8 @@ import finebore.desk.controls.DrawnRegion;
 import finebore.desk.theme.Palette;
 import finebore.desk.theme.Theme;
 import finebore.flow.FlowChange;
-import finebore.units.UnitSystem;
+import finebore.words.UnitSystem;
+import finebore.words.Words;
 import java.util.function.Supplier;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
@@ -24,10 +25,10 @@ final class SmallStrip extends DrawnRegion {
    * @param reach largest change among those it stands beside, as a share, so that all have one
    *     scale
    */
-  SmallStrip(Supplier<Palette> palette, UnitSystem units, FlowChange change, double reach) {
-    super("small-strip", "Change of flow against found");
+  SmallStrip(Supplier<Palette> palette, Words words, FlowChange change, double reach) {
+    super("small-strip", words.text("strip.small"));
     this.palette = palette;
-    this.units = units;
+    this.units = words.units();
     this.change = change;
     this.reach = Math.max(reach, 0.02);
     setFocusTraversable(false);
@@ -40,13 +41,13 @@ final class SmallStrip extends DrawnRegion {
     Palette colours = palette.get();
     g.setFill(colours.panel());
     g.fillRect(0, 0, w, h);
-    double foot = 15;
+    double foot = 17;
     double zero = (h - foot) * 0.72;
     double column = w / change.steps().size();
     double scale = Math.min(zero - 2, (h - foot - zero) * 2.6) / reach;
     g.setTextAlign(TextAlignment.CENTER);
     g.setTextBaseline(VPos.BOTTOM);
-    g.setFont(Theme.figures(10));
+    g.setFont(Theme.figures(13));
     for (int k = 0; k < change.steps().size(); k++) {
       FlowChange.Step step = change.steps().get(k);
       double size = step.share() * scale;
@@ -54,7 +55,7 @@ final class SmallStrip extends DrawnRegion {
       g.fillRect(
           k * column + 0.2 * column, size >= 0 ? zero - size : zero, 0.6 * column, Math.abs(size));
       g.setFill(colours.muted());
-      boolean each = column > 26 || k % 2 == 0;
+      boolean each = column > 34 || k % 2 == 0;
       if (each) {
         g.fillText(
             units.shortLength(step.liftMm()).replaceFirst("\\.?0+$", ""), (k + 0.5) * column, h);

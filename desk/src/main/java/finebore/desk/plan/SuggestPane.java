@@ -3,20 +3,19 @@ package finebore.desk.plan;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.SeatView;
 import finebore.desk.session.SuggestRun;
-import finebore.formats.PracticeFiles;
 import finebore.job.Group;
+import finebore.planning.PlanStudy;
 import finebore.practice.Cure;
-import finebore.study.PlanStudy;
+import finebore.reports.Spoken;
 import finebore.study.Reading;
 import finebore.study.ReadingKind;
 import finebore.suggest.Goal;
 import finebore.suggest.Search;
 import finebore.suggest.Suggestion;
-import finebore.units.UnitSystem;
+import finebore.words.Words;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -38,8 +37,8 @@ final class SuggestPane extends VBox {
 
   private final JobSession session;
   private final ChoiceBox<Goal> goal = new ChoiceBox<>();
-  private final Button start = new Button("Look for plans");
-  private final Button stop = new Button("Stop");
+  private final Button start = new Button();
+  private final Button stop = new Button();
   private final ProgressBar progress = new ProgressBar(0);
   private final Label state = new Label();
   private final VBox rows = new VBox();
@@ -50,35 +49,37 @@ final class SuggestPane extends VBox {
     super(4);
     this.session = session;
     setId("suggest");
+    start.setText(session.say("suggest.start"));
+    stop.setText(session.say("ui.stop"));
     setStyle("-fx-padding: 4 10 4 10;");
     goal.setId("suggest-goal");
-    goal.setAccessibleText("Goal");
+    goal.setAccessibleText(session.say("suggest.goal"));
     goal.getItems().setAll(Goal.values());
     goal.setValue(Goal.WHOLE);
     goal.setConverter(
         new StringConverter<>() {
           @Override
           public String toString(Goal value) {
-            return value == null ? "" : value.words();
+            return value == null ? "" : session.words().label(value);
           }
 
           @Override
           public Goal fromString(String words) {
-            return Goal.valueOf(words.toUpperCase(Locale.ROOT));
+            return null;
           }
         });
     start.setId("suggest-start");
     start.setOnAction(e -> start());
     stop.setId("suggest-stop");
     stop.setDisable(true);
-    stop.setOnAction(e -> stop("Stopped."));
+    stop.setOnAction(e -> stop(session.say("suggest.stopped")));
     progress.setId("suggest-progress");
     progress.setPrefWidth(160);
     state.setId("suggest-state");
     state.setWrapText(true);
     state.getStyleClass().addAll("small", "muted");
     state.setMinHeight(Region.USE_PREF_SIZE);
-    Label wanted = new Label("Goal");
+    Label wanted = new Label(session.say("suggest.goal"));
     for (Region part : List.of(wanted, goal, start, stop)) {
       part.setMinWidth(Region.USE_PREF_SIZE);
     }
@@ -89,10 +90,7 @@ final class SuggestPane extends VBox {
     scroll.setFitToWidth(true);
     VBox.setVgrow(scroll, Priority.ALWAYS);
     getChildren().addAll(bar, state, scroll);
-    state.setText(
-        "Searches valve, cutter, seat diameter, throat, plunge and back cut over the rack of "
-            + session.rack().size()
-            + ".");
+    state.setText(session.say("suggest.about", "cutters", session.rack().size()));
   }
 
   /** Says so when the job has changed since the plans were looked for. */
@@ -101,7 +99,7 @@ final class SuggestPane extends VBox {
     if (other && run.isEmpty()) {
       rows.getChildren().clear();
       lookedFor = Optional.empty();
-      state.setText("The seat looked at is another: look again.");
+      state.setText(session.say("suggest.otherSeat"));
     }
   }
 
@@ -112,22 +110,18 @@ final class SuggestPane extends VBox {
     rows.getChildren().clear();
     lookedFor = Optional.of(work.group());
     Search search =
-        Search.of(
-            session.job(),
-            work.place(),
-            session.rack(),
-            PracticeFiles.orDefault(session.job().practice()),
-            goal.getValue());
+        Search.of(session.job(), work.place(), session.rack(), session.practice(), goal.getValue());
     SuggestRun begun =
         new SuggestRun(
             search,
             share -> {
               progress.setProgress(share);
               state.setText(
-                  String.format(
-                      Locale.ROOT,
-                      "%,d of %,d plans",
-                      Math.round(share * search.size()),
+                  session.say(
+                      "suggest.progress",
+                      "done",
+                      (int) Math.round(share * search.size()),
+                      "all",
                       search.size()));
             },
             (slice, found) -> finished(search, slice, found));
@@ -149,46 +143,48 @@ final class SuggestPane extends VBox {
   private void finished(Search search, Search.Slice slice, List<Suggestion> found) {
     stop(
         found.isEmpty()
-            ? "No plan breaks no limit. Most were stopped by: " + limits(slice.broken())
-            : String.format(
-                Locale.ROOT, "%,d plans looked at; these break no limit.", search.size()));
+            ? session.say("suggest.none", "limits", limits(slice.broken()))
+            : session.say("suggest.found", "all", search.size()));
     progress.setProgress(1);
     for (int k = 0; k < found.size(); k++) {
       rows.getChildren().add(row(k, found.get(k)));
     }
   }
 
-  private static String limits(Map<ReadingKind, Integer> broken) {
+  private String limits(Map<ReadingKind, Integer> broken) {
     return broken.entrySet().stream()
         .sorted(Map.Entry.comparingByValue(Comparator.reverseOrder()))
         .limit(3)
-        .map(e -> e.getKey().inWords())
+        .map(e -> session.words().name(e.getKey()))
         .collect(Collectors.joining(", "));
   }
 
   private HBox row(int number, Suggestion suggestion) {
-    UnitSystem units = session.units();
     Label name = new Label((number + 1) + "  " + suggestion.candidate().cutter().name());
     name.getStyleClass().add("title");
-    Label gives = new Label("Gives " + ChangeWords.of(suggestion.study().change()) + ".");
+    Label gives =
+        new Label(
+            session.say(
+                "suggest.gives",
+                "change",
+                ChangeWords.of(suggestion.study().change(), session.words())));
     gives.getStyleClass().add("good");
-    Label costs = new Label("Costs " + costs(suggestion, units) + ".");
+    Label costs =
+        new Label(session.say("suggest.costs", "what", costs(suggestion, session.words())));
     for (Label label : List.of(gives, costs)) {
       label.setWrapText(true);
       label.setMinHeight(Region.USE_PREF_SIZE);
     }
     VBox words = new VBox(name, gives, costs);
     HBox.setHgrow(words, Priority.ALWAYS);
-    Button tryIt = new Button("Try it");
+    Button tryIt = new Button(session.say("suggest.try"));
     tryIt.setId("try-suggestion-" + number);
-    tryIt.setTooltip(new Tooltip("Shows it without changing the plan"));
+    tryIt.setTooltip(new Tooltip(session.say("suggest.try.tip")));
     tryIt.setOnAction(
         e ->
             session.tryCure(
-                new Cure.OtherPlan(
-                    suggestion.candidate().plan(),
-                    "the suggestion with " + suggestion.candidate().cutter().name())));
-    Button keep = new Button("Keep as a variant");
+                new Cure.OtherPlan(suggestion.candidate().plan(), suggestion.message())));
+    Button keep = new Button(session.say("suggest.keep"));
     keep.setId("keep-suggestion-" + number);
     Group group = session.work().get().group();
     keep.setDisable(
@@ -212,27 +208,32 @@ final class SuggestPane extends VBox {
     return row;
   }
 
-  private static String costs(Suggestion suggestion, UnitSystem units) {
+  private static String costs(Suggestion suggestion, Words words) {
     PlanStudy study = suggestion.study();
-    List<String> words = new ArrayList<>();
+    List<String> parts = new ArrayList<>();
     var valve = suggestion.candidate().wanted().valve();
     double bigger = valve.headDiameterMm() - study.found().pairing().valve().headDiameterMm();
-    words.add(
+    parts.add(
         bigger < 0.005
-            ? "no other valve"
-            : "a " + units.lengthText(valve.headDiameterMm()) + " valve");
-    words.add(
-        "throat " + units.lengthText(suggestion.candidate().wanted().seat().throatDiameterMm()));
+            ? words.text("suggest.sameValve")
+            : words.text(
+                "suggest.otherValve", "head", words.units().lengthText(valve.headDiameterMm())));
+    parts.add(
+        words.text(
+            "suggest.throat",
+            "throat",
+            words.units().lengthText(suggestion.candidate().wanted().seat().throatDiameterMm())));
     if (!valve.backCuts().isEmpty()) {
-      words.add("a back cut that leaves " + units.lengthText(valve.faceWidthMm()) + " of face");
+      parts.add(
+          words.text("suggest.backCut", "face", words.units().lengthText(valve.faceWidthMm())));
     }
     for (ReadingKind kind :
         List.of(ReadingKind.CLEAN_UP, ReadingKind.SINK, ReadingKind.WATER, ReadingKind.REMOVED)) {
       study.finished().readings().stream()
           .filter(r -> r.kind() == kind)
-          .map((Reading r) -> kind.label().toLowerCase(Locale.ROOT) + " " + r.text(units))
-          .forEach(words::add);
+          .map((Reading r) -> words.label(kind) + " " + Spoken.reading(r, words))
+          .forEach(parts::add);
     }
-    return String.join(", ", words);
+    return String.join(", ", parts);
   }
 }

@@ -1,15 +1,17 @@
 package finebore.desk.plan;
 
+import finebore.code.Term;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.SeatView;
 import finebore.desk.theme.Palette;
 import finebore.flow.FlowChange;
 import finebore.job.Group;
 import finebore.job.Plan;
-import finebore.practice.PlanFindings;
-import finebore.study.PlanStudy;
+import finebore.planning.GroupOutcome;
+import finebore.planning.PlanStudy;
+import finebore.reports.GroupFindings;
 import finebore.study.ReadingKind;
-import finebore.units.UnitSystem;
+import finebore.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -42,7 +44,7 @@ final class VariantsPane extends HBox {
       studies.add(
           plan.equals(work.plan().plan())
               ? work.plan()
-              : PlanStudy.of(work.job(), work.place(), plan, Optional.of(work.found())));
+              : PlanStudy.of(work.job(), work.place(), plan, work.found()));
     }
     double reach =
         studies.stream()
@@ -56,9 +58,7 @@ final class VariantsPane extends HBox {
       getChildren().add(card(work, k, studies.get(k), reach));
     }
     if (group.plans().size() < Group.MOST_PLANS) {
-      Label more =
-          new Label(
-              "Keep this plan and go on with a copy: the + beside the letters of the operations, or a suggestion kept as a variant.");
+      Label more = new Label(session.say("variants.more"));
       more.setWrapText(true);
       more.setPrefWidth(170);
       more.getStyleClass().addAll("muted", "small");
@@ -67,13 +67,17 @@ final class VariantsPane extends HBox {
   }
 
   private VBox card(SeatView work, int index, PlanStudy study, double reach) {
-    UnitSystem units = work.job().units();
+    Words words = work.words();
     boolean chosen = index == work.group().chosen();
-    Label title = new Label(Group.planName(index) + (chosen ? ", the plan" : ""));
+    Label title =
+        new Label(
+            chosen
+                ? words.text("variants.isPlan", "name", Group.planName(index))
+                : Group.planName(index));
     title.getStyleClass().add("title");
     title.setMaxWidth(Double.MAX_VALUE);
     HBox.setHgrow(title, Priority.ALWAYS);
-    Button choose = new Button("Make it the plan");
+    Button choose = new Button(words.text("variants.choose"));
     choose.setId("choose-" + Group.planName(index));
     choose.setMinWidth(Region.USE_PREF_SIZE);
     choose.setVisible(!chosen);
@@ -85,21 +89,29 @@ final class VariantsPane extends HBox {
                   Group g = job.group(work.port());
                   return job.withGroup(work.port(), g.withPlans(g.plans(), index));
                 }));
-    Label flow = new Label(ChangeWords.of(study.change()));
+    Label flow = new Label(ChangeWords.of(study.change(), words));
     flow.setWrapText(true);
     flow.setMinHeight(Region.USE_PREF_SIZE);
     flow.getStyleClass().addAll("figure", "small");
     flow.setId("variant-flow-" + Group.planName(index));
-    Label sizes = new Label(sizes(study, units));
+    Label sizes = new Label(sizes(study, words));
     sizes.setWrapText(true);
     sizes.setMinHeight(Region.USE_PREF_SIZE);
     sizes.getStyleClass().addAll("small", "muted");
-    int faults = PlanFindings.blockers(PlanFindings.of(study, work.practice(), units)).size();
-    Label state = new Label(faults == 0 ? "no fault" : "✗ " + faults + " to be mended");
+    GroupFindings findings =
+        GroupFindings.of(
+            GroupOutcome.of(work.job().withPlan(work.place(), study.plan()), work.place()),
+            work.practice());
+    int faults = findings.blockers().size();
+    Label state =
+        new Label(
+            faults == 0
+                ? words.text("variants.noFault")
+                : "\u2717 " + words.text("variants.faults", "count", faults));
     state.getStyleClass().addAll("small", faults == 0 ? "good" : "fault");
     VBox card = new VBox(3, new HBox(8, title, choose));
     Optional<FlowChange> change = study.change();
-    change.ifPresent(c -> card.getChildren().add(new SmallStrip(palette, units, c, reach)));
+    change.ifPresent(c -> card.getChildren().add(new SmallStrip(palette, words, c, reach)));
     card.getChildren().addAll(flow, sizes, state);
     card.getStyleClass().add("card");
     card.setPrefWidth(340);
@@ -107,9 +119,13 @@ final class VariantsPane extends HBox {
     return card;
   }
 
-  private static String sizes(PlanStudy study, UnitSystem units) {
-    List<String> words = new ArrayList<>();
-    words.add("valve " + units.lengthText(study.plan().wanted().valve().headDiameterMm()));
+  private static String sizes(PlanStudy study, Words words) {
+    List<String> parts = new ArrayList<>();
+    parts.add(
+        words.text(
+            "variants.valve",
+            "head",
+            words.units().lengthText(study.plan().wanted().valve().headDiameterMm())));
     for (ReadingKind kind :
         List.of(
             ReadingKind.THROAT_RATIO,
@@ -122,11 +138,9 @@ final class VariantsPane extends HBox {
           .reading(kind)
           .ifPresent(
               v ->
-                  words.add(
-                      kind.label().toLowerCase(java.util.Locale.ROOT)
-                          + " "
-                          + kind.quantity().text(v, units)));
+                  parts.add(
+                      words.label(kind) + " " + words.term(new Term.Figure(kind.dimension(), v))));
     }
-    return String.join(", ", words);
+    return String.join(", ", parts);
   }
 }

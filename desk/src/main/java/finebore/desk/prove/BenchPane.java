@@ -33,20 +33,19 @@ import javafx.scene.layout.VBox;
 /** A test taken from the bench: what must be the same, the meter, and what has been read. */
 final class BenchPane extends BorderPane {
 
-  private static final String SIMULATED = "simulated bench";
-
   private final ProveState state;
   private final JobSession session;
   private final BenchSession bench;
   private final Checklist checklist;
   private final Needle needle;
+  private final String simulatedName;
   private final ChoiceBox<String> which = new ChoiceBox<>();
   private final ChoiceBox<Integer> repeats = new ChoiceBox<>();
-  private final Button start = new Button("Start the run");
-  private final Button resume = new Button("Go on");
-  private final Button stop = new Button("Stop");
-  private final Button plates = new Button("Check the plates");
-  private final MenuButton faults = new MenuButton("Let something go wrong");
+  private final Button start = new Button();
+  private final Button resume = new Button();
+  private final Button stop = new Button();
+  private final Button plates = new Button();
+  private final MenuButton faults = new MenuButton();
   private final Label title = new Label();
   private final Label says = new Label();
   private final Label ranges = new Label();
@@ -62,27 +61,31 @@ final class BenchPane extends BorderPane {
     this.state = state;
     this.session = session;
     this.bench = bench;
+    simulatedName = session.say("bench.simulated");
     this.checklist = new Checklist(state, this::enable);
     setId("bench-pane");
+    stop.setText(session.say("ui.stop"));
+    plates.setText(session.say("bench.plates"));
+    faults.setText(session.say("bench.faults"));
     title.getStyleClass().add("title");
     title.setWrapText(true);
-    which.getItems().setAll(SIMULATED);
+    which.getItems().setAll(simulatedName);
     which.getSelectionModel().selectFirst();
     which.setId("bench-which");
-    which.setAccessibleText("Which bench");
+    which.setAccessibleText(session.say("bench.which"));
     which.setOnShowing(e -> findPorts());
     which
         .getSelectionModel()
         .selectedItemProperty()
         .addListener(
             (o, was, is) -> {
-              bench.setPort(is == null || is.equals(SIMULATED) ? "" : is);
+              bench.setPort(is == null || is.equals(simulatedName) ? "" : is);
               enable();
             });
     repeats.getItems().setAll(1, 2, 3);
     repeats.getSelectionModel().select(Integer.valueOf(2));
     repeats.setId("bench-repeats");
-    repeats.setAccessibleText("How often each lift is read");
+    repeats.setAccessibleText(session.say("bench.repeats.name"));
     button(start, "bench-start", () -> with(t -> bench.run(t, repeats.getValue())));
     button(resume, "bench-resume", () -> with(bench::resume));
     button(stop, "bench-stop", bench::stop);
@@ -90,7 +93,7 @@ final class BenchPane extends BorderPane {
     start.setDefaultButton(false);
     faults.setId("bench-faults");
     for (Fault fault : Fault.values()) {
-      MenuItem item = new MenuItem(fault.words());
+      MenuItem item = new MenuItem(session.words().label(fault));
       item.setOnAction(e -> bench.fault(fault));
       faults.getItems().add(item);
     }
@@ -106,17 +109,14 @@ final class BenchPane extends BorderPane {
     recheck.setWrapText(true);
     recheck.setMinHeight(Region.USE_PREF_SIZE);
     recheck.managedProperty().bind(recheck.textProperty().isNotEmpty());
-    start.setTooltip(new Tooltip("What was read before stays, as repeats"));
+    start.setTooltip(new Tooltip(session.say("bench.start.tip")));
     GridPane settings = new GridPane();
     settings.setHgap(8);
     settings.setVgap(4);
-    settings.addRow(0, small("Bench"), which);
-    settings.addRow(1, small("Read each lift"), repeats);
+    settings.addRow(0, small(session.say("bench.label")), which);
+    settings.addRow(1, small(session.say("bench.repeats")), repeats);
     FlowPane buttons = new FlowPane(8, 6, start, resume, stop, plates, faults);
-    Label care =
-        new Label(
-            "Cover your ears at a running bench; keep hands and cloth from its blower and from a"
-                + " valve that moves by itself.");
+    Label care = new Label(session.say("bench.care"));
     care.getStyleClass().addAll("small", "muted");
     care.setWrapText(true);
     care.setMinHeight(Region.USE_PREF_SIZE);
@@ -131,7 +131,7 @@ final class BenchPane extends BorderPane {
     setCenter(needle);
     taken.setHgap(14);
     taken.setVgap(3);
-    Label heading = new Label("READ SO FAR");
+    Label heading = new Label(session.say("bench.read"));
     heading.getStyleClass().add("heading");
     ScrollPane readings = new ScrollPane(taken);
     VBox.setVgrow(readings, Priority.ALWAYS);
@@ -169,10 +169,10 @@ final class BenchPane extends BorderPane {
 
   private void findPorts() {
     String chosen = which.getValue();
-    List<String> names = new ArrayList<>(List.of(SIMULATED));
+    List<String> names = new ArrayList<>(List.of(simulatedName));
     names.addAll(SerialLink.ports());
     which.getItems().setAll(names);
-    which.getSelectionModel().select(names.contains(chosen) ? chosen : SIMULATED);
+    which.getSelectionModel().select(names.contains(chosen) ? chosen : simulatedName);
   }
 
   private static Optional<Double> lift(Status status) {
@@ -180,7 +180,7 @@ final class BenchPane extends BorderPane {
   }
 
   private void status(Status now) {
-    says.setText(now.words());
+    says.setText(now.words().isEmpty() ? session.say("bench.idle") : now.words());
     finebore.desk.controls.Styles.state(
         says, now.trouble() ? "fault" : now.phase() == Phase.IDLE ? "note" : "good");
     enable();
@@ -194,15 +194,15 @@ final class BenchPane extends BorderPane {
         test && idle ? bench.unfinished(shown.test().get()) : Optional.empty();
     boolean hasReadings = test && !shown.test().get().lifts().isEmpty();
     start.setDisable(!idle || !test || !checklist.isAnswered());
-    start.setText(hasReadings ? "Read all again" : "Start the run");
+    start.setText(session.say(hasReadings ? "bench.startAgain" : "bench.start"));
     resume.setVisible(kept.isPresent());
     resume.setManaged(kept.isPresent());
-    kept.ifPresent(k -> resume.setText("Go on (" + k.taken().size() + " readings kept)"));
+    kept.ifPresent(k -> resume.setText(session.say("bench.resume", "count", k.taken().size())));
     stop.setDisable(idle);
     plates.setDisable(!idle || !test);
     which.setDisable(!idle);
     repeats.setDisable(!idle);
-    boolean simulated = SIMULATED.equals(which.getValue());
+    boolean simulated = simulatedName.equals(which.getValue());
     faults.setVisible(simulated);
     faults.setManaged(simulated);
     faults.setDisable(idle);
@@ -219,25 +219,25 @@ final class BenchPane extends BorderPane {
                         + "  "
                         + t.name()
                         + (t.changed().isBlank() ? "" : ": " + t.changed()))
-            .orElse("No test to run: \"New test\" begins one."));
+            .orElse(session.say("bench.noTestYet")));
     ranges.setText(
         shown.job().bench().ranges().isEmpty()
-            ? "The ranges have no check plates yet; a run reads them first."
-            : "Ranges: "
-                + String.join(
-                    "; ",
-                    shown.job().bench().ranges().stream()
-                        .map(
-                            r ->
-                                r.name()
-                                    + " is "
-                                    + shown
-                                        .job()
-                                        .units()
-                                        .flowText(r.fullFlowM3s(Optional.empty()).orElse(0))
-                                    + ", checked "
-                                    + r.checks().getLast().date())
-                        .toList()));
+            ? session.say("bench.noPlates")
+            : session.say(
+                "bench.ranges",
+                "ranges",
+                shown.job().bench().ranges().stream()
+                    .map(
+                        r ->
+                            session.say(
+                                "bench.range",
+                                "name",
+                                r.name(),
+                                "flow",
+                                shown.units().flowText(r.fullFlowM3s(Optional.empty()).orElse(0)),
+                                "day",
+                                r.checks().getLast().date().toString()))
+                    .collect(java.util.stream.Collectors.joining("; "))));
     rechecks(shown);
     readings(shown);
     enable();
@@ -250,14 +250,14 @@ final class BenchPane extends BorderPane {
             .flatMap(
                 t ->
                     shown.job().bench().ranges().stream()
-                        .flatMap(r -> r.recheck(t.date(), t.air()).stream()))
+                        .flatMap(
+                            r -> r.recheck(t.date(), t.air()).map(shown.words()::say).stream()))
             .toList();
     recheck.setText(
         ask.isEmpty()
             ? ""
             : "! "
-                + ask.getFirst()
-                + (ask.size() > 1 ? "; and " + (ask.size() - 1) + " more ranges" : ""));
+                + session.say("bench.rechecks", "first", ask.getFirst(), "more", ask.size() - 1));
   }
 
   void restyle() {
@@ -273,7 +273,7 @@ final class BenchPane extends BorderPane {
     double now = lift(bench.status().get()).orElse(-1.0);
     int row = 0;
     for (double lift : shown.liftsMm()) {
-      Label height = new Label(shown.job().units().shortLength(lift));
+      Label height = new Label(shown.units().shortLength(lift));
       height.getStyleClass().add("figure");
       String flow = TestSheet.comesTo(test, lift, shown);
       String words = flow.isEmpty() ? Math.abs(now - lift) < 0.01 ? "..." : "–" : flow;

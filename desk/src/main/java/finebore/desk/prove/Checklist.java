@@ -6,6 +6,7 @@ import finebore.bench.SetUpDifference.Item;
 import finebore.desk.session.ProveState;
 import finebore.desk.session.ProveState.Shown;
 import finebore.job.Job;
+import finebore.words.Words;
 import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
@@ -41,6 +42,7 @@ final class Checklist extends VBox {
 
   void show(Shown shown) {
     getChildren().clear();
+    Words words = shown.words();
     Optional<FlowTest> test = shown.test();
     Optional<FlowTest> last =
         test.flatMap(FlowTest::after).flatMap(id -> shown.job().bench().test(id));
@@ -50,30 +52,23 @@ final class Checklist extends VBox {
     }
     if (last.isEmpty()) {
       asked = Set.of();
-      say("Nothing to be the same as: this test is a beginning. See to its set-up.", "muted");
+      say(words.text("checklist.beginning"), "muted");
       return;
     }
     Job job = shown.job();
     List<SetUpDifference> differences = SetUpDifference.between(last.get(), test.get());
-    say(
-        "The same as in " + job.bench().numberOf(last.get()) + " " + last.get().name() + "?",
-        "heading");
+    say(words.text("checklist.same", "test", ProveWords.name(last.get(), job)), "heading");
     Set<String> now = new HashSet<>();
     EnumSet<Item> same = EnumSet.complementOf(EnumSet.of(Item.AIR, Item.DIRECTION));
     for (SetUpDifference difference : differences) {
       same.remove(difference.item());
       if (difference.item() != Item.AIR) {
-        now.add(ask(difference, job));
+        now.add(ask(difference, words));
       }
     }
     asked = now;
     for (Item item : same) {
-      say(
-          "✓ "
-              + new SetUpDifference(item, last.get(), test.get(), false)
-                  .words(job.units())
-                  .replaceFirst(", then .*$", ""),
-          "muted");
+      say("✓ " + words.say(SetUpDifference.same(item, last.get())), "muted");
     }
   }
 
@@ -85,14 +80,14 @@ final class Checklist extends VBox {
     getChildren().add(label);
   }
 
-  private String ask(SetUpDifference difference, Job job) {
-    String words = difference.words(job.units());
-    String key = difference.test().id() + " " + words;
+  private String ask(SetUpDifference difference, Words words) {
+    String said = words.say(difference.message());
+    String key = difference.test().id() + " " + said;
     boolean valve = difference.item() == Item.VALVE;
     if (valve && difference.test().valveIsTheChange()) {
       accepted.add(key);
     }
-    CheckBox yes = new CheckBox("Yes: " + words);
+    CheckBox yes = new CheckBox(words.text("checklist.yes", "difference", said));
     yes.setId("yes-" + difference.item().name().toLowerCase(java.util.Locale.ROOT));
     yes.setWrapText(true);
     yes.setMinHeight(Region.USE_PREF_SIZE);
@@ -113,7 +108,7 @@ final class Checklist extends VBox {
         });
     getChildren().add(yes);
     if (difference.spoils()) {
-      say("   With this the two will not be ranked.", "small");
+      say("   " + words.text("checklist.spoils"), "small");
     }
     return key;
   }

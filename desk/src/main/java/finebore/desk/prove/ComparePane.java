@@ -7,45 +7,59 @@ import finebore.bench.FlowTest;
 import finebore.bench.LiftReadings;
 import finebore.bench.ReducedTest;
 import finebore.bench.SuspectReading;
+import finebore.calibration.ModelFit;
+import finebore.calibration.PredictionConfidence;
+import finebore.calibration.Score;
 import finebore.desk.session.ProveState.Shown;
+import finebore.desk.theme.Palette;
 import finebore.flow.Bands.Band;
 import finebore.flow.Direction;
-import finebore.formats.CompareReport;
 import finebore.job.Job;
-import finebore.study.AirDemand;
-import finebore.study.ModelFit;
-import finebore.study.PredictionConfidence;
-import finebore.study.Score;
-import finebore.study.TestedSeat;
-import finebore.units.UnitSystem;
+import finebore.planning.AirDemand;
+import finebore.reports.CompareReport;
+import finebore.reports.Spoken;
+import finebore.words.UnitSystem;
+import finebore.words.Words;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** The comparison in words: what differs in the set-ups first, then what came of it. */
-final class ComparePane extends ScrollPane {
+final class ComparePane extends BorderPane {
 
   private final VBox lines = new VBox(3);
+  private final CompareStrip strip;
 
-  ComparePane() {
+  ComparePane(Supplier<Palette> palette, Supplier<Double> textScale, String name) {
     setId("compare-pane");
-    setFitToWidth(true);
+    strip = new CompareStrip(palette, textScale, name);
     lines.setStyle("-fx-padding: 6 10 6 10;");
-    setContent(lines);
+    ScrollPane words = new ScrollPane(lines);
+    words.setFitToWidth(true);
+    words.prefWidthProperty().bind(widthProperty().multiply(0.46));
+    words.setMinWidth(0);
+    setCenter(strip);
+    setRight(words);
+  }
+
+  void restyle() {
+    strip.requestLayout();
   }
 
   void show(Shown shown) {
     lines.getChildren().clear();
+    strip.show(shown);
     if (shown.test().isEmpty()) {
-      say("No test yet. \"New test\" begins one, set up like the last.", "muted");
+      say(shown.words().text("compare.noTest"), "muted");
       return;
     }
     shown.comparison().ifPresentOrElse(c -> compare(c, shown), () -> alone(shown));
@@ -61,85 +75,119 @@ final class ComparePane extends ScrollPane {
     return label;
   }
 
-  private static String name(ReducedTest test, Job job) {
-    return job.bench().numberOf(test.test()) + " " + test.test().name();
-  }
-
   private void compare(Comparison c, Shown shown) {
     Job job = shown.job();
-    say(name(c.test(), job) + "  against  " + name(c.reference(), job), "title")
+    Words words = shown.words();
+    say(
+            words.text(
+                "compare.title",
+                "test",
+                ProveWords.name(c.test().test(), job),
+                "reference",
+                ProveWords.name(c.reference().test(), job)),
+            "title")
         .setId("compare-title");
     for (var difference : c.differences()) {
       say(
-          (difference.spoils() ? "✗ " : "· ") + difference.words(job.units()),
+          (difference.spoils() ? "\u2717 " : "\u00b7 ") + words.say(difference.message()),
           difference.spoils() ? "fault" : "muted");
     }
     if (!c.isRanked()) {
-      say(
-              "Not ranked: these two were not set up alike. The figures stand, the verdict does not.",
-              "fault")
-          .setId("not-ranked");
+      say(words.text("compare.notRanked.long"), "fault").setId("not-ranked");
     }
     FlowPane means = new FlowPane(14, 2);
     for (Band band : Band.values()) {
       if (c.bands().containsKey(band)) {
-        means.getChildren().add(mean(band.name().toLowerCase(Locale.ROOT), c.bands().get(band)));
+        means.getChildren().add(mean(words.label(band), band.key(), c.bands().get(band)));
       }
     }
-    c.whole().ifPresent(m -> means.getChildren().add(mean("all", m)));
+    c.whole()
+        .ifPresent(m -> means.getChildren().add(mean(words.text("compare.whole"), "whole", m)));
     if (c.camShare().isPresent()) {
-      Label cam = new Label("cam " + UnitSystem.signed(100 * c.camShare().getAsDouble(), 1) + " %");
+      Label cam =
+          new Label(
+              words.text(
+                  "plan.overCam",
+                  "change",
+                  UnitSystem.signed(100 * c.camShare().getAsDouble(), 1) + " %"));
       cam.getStyleClass().add("figure");
       means.getChildren().add(cam);
     }
     lines.getChildren().add(means);
-    CompareReport.limits(c).forEach(l -> say("· " + l, "muted"));
+    CompareReport.limits(c, words).forEach(l -> say("\u00b7 " + l, "muted"));
   }
 
-  private static Label mean(String name, Mean mean) {
+  private static Label mean(String name, String id, Mean mean) {
     Label label =
         new Label(
             name
                 + " "
                 + ProveWords.share(mean)
-                + " (±"
+                + " (\u00b1"
                 + UnitSystem.fixed(100 * mean.limitShare(), 1)
-                + ")");
-    label.setId("mean-" + name);
+                + " %)");
+    label.setId("mean-" + id);
     label.getStyleClass().addAll("figure", ProveWords.style(mean.verdict()));
     return label;
   }
 
   private void alone(Shown shown) {
-    FlowTest test = shown.test().orElseThrow();
-    say(shown.job().bench().numberOf(test) + " " + test.name() + ", held against nothing", "title");
+    say(
+        shown
+            .words()
+            .text(
+                "compare.noReference",
+                "test",
+                ProveWords.name(shown.test().orElseThrow(), shown.job())),
+        "title");
   }
 
   private void about(Shown shown) {
-    Job job = shown.job();
-    UnitSystem units = job.units();
+    Words words = shown.words();
+    UnitSystem units = shown.units();
     FlowTest test = shown.test().orElseThrow();
     ReducedTest own = shown.book().reduced(test);
-    for (SuspectReading doubt : shown.doubts()) {
-      say("? " + shown.book().words(doubt), "caution");
+    shown
+        .mixUp()
+        .ifPresent(
+            m ->
+                say(
+                    "? "
+                        + words.text(
+                            "compare.mixUp",
+                            "ratio",
+                            UnitSystem.fixed(m.ratio(), 2),
+                            "read",
+                            m.read().symbol(),
+                            "meant",
+                            m.meant().symbol()),
+                    "fault"));
+    for (SuspectReading suspect : shown.suspects()) {
+      say("? " + Spoken.suspect(suspect, words), "caution");
     }
     own.backsUpFromMm(shown.book().noise(test))
-        .ifPresent(mm -> say("! Backs up from " + units.lengthText(mm) + ".", "caution"));
+        .ifPresent(
+            mm ->
+                say(
+                    "! "
+                        + words.text(
+                            "compare.backsUp", "test", test.name(), "lift", units.lengthText(mm)),
+                    "caution"));
     rechecks(shown).forEach(w -> say("! " + w, "caution"));
-    means(own, job).ifPresent(w -> say("· " + w, "muted"));
-    power(own, job).ifPresent(w -> say("· " + w, "muted"));
-    ratio(shown, own).ifPresent(w -> say("· " + w, "muted"));
-    score(shown).ifPresent(w -> say("· " + w, "muted"));
+    means(own, shown).ifPresent(w -> say("\u00b7 " + w, "muted"));
+    power(own, shown).ifPresent(w -> say("\u00b7 " + w, "muted"));
+    ratio(shown, own).ifPresent(w -> say("\u00b7 " + w, "muted"));
+    say("\u00b7 " + score(shown), "muted");
     String seen =
         test.lifts().stream()
             .filter(l -> !l.remarks().isBlank())
             .map((LiftReadings l) -> units.lengthText(l.liftMm()) + ": " + l.remarks())
             .collect(Collectors.joining("; "));
     if (!seen.isEmpty()) {
-      say("· Seen at " + seen, "muted");
+      say("\u00b7 " + words.text("compare.seen", "what", seen), "muted");
     }
     if (!test.remarks().isBlank()) {
-      say("· " + test.remarks(), "muted");
+      say("\u00b7 " + test.remarks(), "muted");
     }
   }
 
@@ -153,59 +201,68 @@ final class ComparePane extends ScrollPane {
               .flatMap(l -> l.readings().stream())
               .anyMatch(r -> r.range().equals(Optional.of(range.name())));
       if (used) {
-        range.recheck(test.date(), test.air()).ifPresent(words::add);
+        range.recheck(test.date(), test.air()).map(shown.words()::say).ifPresent(words::add);
       }
     }
     return words;
   }
 
   /** Mean flow of each band, of all lifts and over the cam. */
-  private static Optional<String> means(ReducedTest own, Job job) {
+  private static Optional<String> means(ReducedTest own, Shown shown) {
+    Job job = shown.job();
+    Words words = shown.words();
+    UnitSystem units = shown.units();
     List<String> parts = new ArrayList<>();
     for (Band band : Band.values()) {
       own.meanM3s(band, job.test().bands())
-          .ifPresent(
-              m ->
-                  parts.add(
-                      band.name().toLowerCase(Locale.ROOT) + " " + job.units().flowNumber(m)));
+          .ifPresent(m -> parts.add(words.name(band) + " " + units.flowNumber(m)));
     }
-    own.meanM3s().ifPresent(m -> parts.add("all " + job.units().flowNumber(m)));
-    own.camMeanM3s(job.group(TestedSeat.port(own.test().setUp().direction())).cam())
-        .ifPresent(m -> parts.add("over the cam " + job.units().flowNumber(m)));
+    own.meanM3s()
+        .ifPresent(m -> parts.add(words.text("compare.whole") + " " + units.flowNumber(m)));
+    own.camMeanM3s(job.group(shown.port()).cam())
+        .ifPresent(m -> parts.add(words.text("plan.overCam", "change", units.flowNumber(m))));
     return parts.isEmpty()
         ? Optional.empty()
         : Optional.of(
-            "Mean flow: " + String.join(", ", parts) + " " + job.units().flow().symbol() + ".");
+            words.text(
+                "compare.means", "means", String.join(", ", parts), "unit", units.flow().symbol()));
   }
 
   /** Flow to power, and the flow a target needs; common practice holds at 28 in of water. */
-  private static Optional<String> power(ReducedTest own, Job job) {
+  private static Optional<String> power(ReducedTest own, Shown shown) {
+    Job job = shown.job();
+    Words words = shown.words();
     OptionalDouble peak = own.peakM3s();
     if (own.test().setUp().direction() != Direction.INTAKE || peak.isEmpty()) {
       return Optional.empty();
     }
     int ports = job.engine().cylinders() * job.engine().intakesPerCylinder();
-    String words =
-        "Peak "
-            + job.units().flowText(peak.getAsDouble())
-            + " is good for about "
-            + UnitSystem.fixed(
+    String said =
+        words.text(
+            "compare.power",
+            "flow",
+            shown.units().flowText(peak.getAsDouble()),
+            "power",
+            UnitSystem.fixed(
                 AirDemand.powerForFlow(
                     AirDemand.at28(peak.getAsDouble(), own.depressionPa()), ports),
-                0)
-            + " hp";
+                0));
     if (job.engine().targetHp().isPresent()) {
       double target = job.engine().targetHp().getAsDouble();
-      words +=
+      said +=
           "; "
-              + UnitSystem.fixed(target, 0)
-              + " hp needs "
-              + job.units()
-                  .flowText(
-                      AirDemand.flowForPower(target, ports)
-                          / AirDemand.at28(1, own.depressionPa()));
+              + words.text(
+                  "compare.power.target",
+                  "power",
+                  UnitSystem.fixed(target, 0),
+                  "flow",
+                  shown
+                      .units()
+                      .flowText(
+                          AirDemand.flowForPower(target, ports)
+                              / AirDemand.at28(1, own.depressionPa())));
     }
-    return Optional.of(words + " (common practice).");
+    return Optional.of(said + " (" + words.text("basis.common_practice") + ").");
   }
 
   private static Optional<String> ratio(Shown shown, ReducedTest own) {
@@ -214,7 +271,7 @@ final class ComparePane extends ScrollPane {
     }
     Optional<ReducedTest> intake =
         shown.job().bench().last(Direction.INTAKE).map(shown.book()::reduced);
-    String words =
+    String at =
         intake
             .map(
                 i ->
@@ -222,60 +279,72 @@ final class ComparePane extends ScrollPane {
                         .filter(l -> own.ratioTo(i, l.liftMm()).isPresent())
                         .map(
                             l ->
-                                shown.job().units().shortLength(l.liftMm())
+                                shown.units().shortLength(l.liftMm())
                                     + ": "
                                     + UnitSystem.fixed(
                                         100 * own.ratioTo(i, l.liftMm()).getAsDouble(), 0)
                                     + " %")
                         .collect(Collectors.joining(", ")))
             .orElse("");
-    return words.isEmpty()
+    return at.isEmpty()
         ? Optional.empty()
-        : Optional.of("Exhaust of intake (" + intake.orElseThrow().test().name() + ") at " + words);
+        : Optional.of(
+            shown
+                .words()
+                .text(
+                    "compare.ratio",
+                    "intake",
+                    intake.orElseThrow().test().name(),
+                    "unit",
+                    shown.units().length().symbol(),
+                    "at",
+                    at));
   }
 
-  private static Optional<String> score(Shown shown) {
-    Score score = shown.outlook().score();
-    String model = "The model is " + shown.outlook().words() + fit(shown.outlook()) + ".";
-    if (score.misses().isEmpty()) {
-      return Optional.of(model);
-    }
+  private static String score(Shown shown) {
+    Words words = shown.words();
+    Score score = shown.confidence().score();
+    String model =
+        words.text(
+            "compare.model",
+            "state",
+            Spoken.calibrated(shown.confidence(), words) + fit(shown.confidence(), words));
     List<String> parts = new ArrayList<>();
     for (Band band : Band.values()) {
       Score.Figures f = score.bands().get(band);
       if (f != null) {
         parts.add(
-            band.name().toLowerCase(Locale.ROOT)
+            words.name(band)
                 + " "
                 + UnitSystem.signed(100 * f.bias(), 1)
-                + " ± "
+                + " \u00b1 "
                 + UnitSystem.fixed(100 * f.spread(), 1)
                 + " %");
       }
     }
-    return Optional.of(
-        model
-            + " The bench came out against what was predicted: "
-            + String.join(", ", parts)
-            + ".");
+    return parts.isEmpty()
+        ? model
+        : model + " " + words.text("compare.score", "bands", String.join(", ", parts));
   }
 
   /** What the calibration gave, with its standard errors. */
-  private static String fit(PredictionConfidence outlook) {
-    return outlook
+  private static String fit(PredictionConfidence confidence, Words words) {
+    return confidence
         .fit()
         .map(ModelFit::fit)
         .map(
             f ->
-                ": port loss "
-                    + UnitSystem.fixed(f.calibration().portLoss(), 2)
-                    + (f.bound()
-                        ? ", held at none"
-                        : " ± " + UnitSystem.fixed(f.portLossError(), 2))
-                    + ", factor "
-                    + UnitSystem.fixed(f.calibration().factor(), 3)
-                    + " ± "
-                    + UnitSystem.fixed(f.factorError(), 3))
+                "; "
+                    + words.text(
+                        f.bound() ? "compare.fit.bound" : "compare.fit",
+                        "port",
+                        UnitSystem.fixed(f.calibration().portLoss(), 2),
+                        "portError",
+                        UnitSystem.fixed(f.portLossError(), 2),
+                        "factor",
+                        UnitSystem.fixed(f.calibration().factor(), 3),
+                        "factorError",
+                        UnitSystem.fixed(f.factorError(), 3)))
         .orElse("");
   }
 }

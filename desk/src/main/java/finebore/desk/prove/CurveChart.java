@@ -3,6 +3,7 @@ package finebore.desk.prove;
 import finebore.bench.Comparison;
 import finebore.bench.FlowTest;
 import finebore.bench.SuspectReading;
+import finebore.calibration.FlowArea;
 import finebore.desk.controls.DrawnRegion;
 import finebore.desk.prove.CurveValues.At;
 import finebore.desk.prove.CurveValues.Mode;
@@ -12,8 +13,7 @@ import finebore.desk.theme.Palette;
 import finebore.desk.theme.Theme;
 import finebore.flow.Bands;
 import finebore.flow.Bands.Band;
-import finebore.study.FlowArea;
-import finebore.units.UnitSystem;
+import finebore.words.UnitSystem;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -41,8 +41,8 @@ final class CurveChart extends DrawnRegion {
   private Mode mode = Mode.FLOW;
   private FlowArea area = FlowArea.CURTAIN;
 
-  CurveChart(ProveState state, Supplier<Palette> palette, Supplier<Double> textScale) {
-    super("curve-chart", "Flow tests over lift");
+  CurveChart(ProveState state, Supplier<Palette> palette, Supplier<Double> textScale, String name) {
+    super("curve-chart", name);
     this.state = state;
     this.palette = palette;
     this.textScale = textScale;
@@ -58,7 +58,7 @@ final class CurveChart extends DrawnRegion {
   }
 
   private double size() {
-    return 12 * textScale.get();
+    return 13 * textScale.get();
   }
 
   private void pressed(MouseEvent e) {
@@ -107,7 +107,7 @@ final class CurveChart extends DrawnRegion {
     Painter(GraphicsContext g, Shown shown, double w, double h) {
       this.g = g;
       this.shown = shown;
-      this.units = shown.job().units();
+      this.units = shown.units();
       this.left = size() * 4.2;
       this.right = w - size() * 1.2;
       this.top = size() * 2.6;
@@ -216,7 +216,7 @@ final class CurveChart extends DrawnRegion {
             words, x(k * every), bottom + size() * 0.8, colours.text(), TextAlignment.CENTER, true);
       }
       text(
-          "lift " + units.length().symbol(),
+          shown.words().text("strip.lift", "unit", units.length().symbol()),
           right,
           bottom + size() * 1.8,
           colours.muted(),
@@ -339,7 +339,7 @@ final class CurveChart extends DrawnRegion {
               TextAlignment.CENTER,
               false);
         }
-        for (SuspectReading doubt : shown.doubts()) {
+        for (SuspectReading doubt : shown.suspects()) {
           if (Math.abs(doubt.liftMm() - p.lift()) < FlowTest.SAME_LIFT_MM) {
             g.setStroke(colours.amber());
             g.setLineWidth(2);
@@ -380,7 +380,8 @@ final class CurveChart extends DrawnRegion {
       double y = size() * 1.1;
       text(what, 10, y, colours.text(), TextAlignment.LEFT, false);
       boolean frozen = shown.test().filter(t -> !t.predicted().isEmpty()).isPresent();
-      String said = middle.isEmpty() ? "" : frozen ? "predicted before" : "model now";
+      String said =
+          middle.isEmpty() ? "" : shown.words().text(frozen ? "chart.predicted" : "chart.modelNow");
       double room = right - 20 - ProveWords.width(what, Theme.words(size()));
       String first = own.isEmpty() ? "" : name(shown.test(), 24);
       String second = other.isEmpty() ? "" : name(shown.reference(), 24);

@@ -2,12 +2,14 @@ package finebore.desk.prove;
 
 import finebore.bench.FlowTest;
 import finebore.bench.ReducedTest;
+import finebore.calibration.FlowArea;
+import finebore.code.Coded;
 import finebore.desk.session.ProveState.Shown;
-import finebore.study.FlowArea;
 import finebore.study.SeatStudy;
-import finebore.units.UnitSystem;
+import finebore.words.UnitSystem;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -19,20 +21,15 @@ import java.util.OptionalDouble;
 record CurveValues(Shown shown, Mode mode, FlowArea area) {
 
   /** What stands on the upright axis. */
-  enum Mode {
-    FLOW("Flow"),
-    COEFFICIENT("Cd"),
-    GAIN("Gain"),
-    SPEED("Speed");
+  enum Mode implements Coded {
+    FLOW,
+    COEFFICIENT,
+    GAIN,
+    SPEED;
 
-    private final String words;
-
-    Mode(String words) {
-      this.words = words;
-    }
-
-    String words() {
-      return words;
+    @Override
+    public String code() {
+      return "chart." + name().toLowerCase(Locale.ROOT);
     }
   }
 
@@ -78,7 +75,7 @@ record CurveValues(Shown shown, Mode mode, FlowArea area) {
 
   private OptionalDouble value(
       double lift, double flow, ReducedTest test, Optional<SeatStudy> study) {
-    UnitSystem units = shown.job().units();
+    UnitSystem units = shown.units();
     return switch (mode) {
       case FLOW -> OptionalDouble.of(units.flow().fromBase(flow));
       case GAIN ->
@@ -102,16 +99,16 @@ record CurveValues(Shown shown, Mode mode, FlowArea area) {
 
   /** What stands on the upright axis, in words. */
   String title() {
-    UnitSystem units = shown.job().units();
-    return switch (mode) {
-      case FLOW ->
-          "Flow, "
-              + units.flow().symbol()
-              + " at "
-              + units.pressureText(shown.job().test().depressionPa());
-      case COEFFICIENT -> "Discharge coefficient on the " + area.words() + " area";
-      case GAIN -> "Gain, %";
-      case SPEED -> "Mean speed at the " + area.words() + ", " + units.speed().symbol();
-    };
+    UnitSystem units = shown.units();
+    return shown
+        .words()
+        .text(
+            mode.code() + ".title",
+            "unit",
+            mode == Mode.SPEED ? units.speed().symbol() : units.flow().symbol(),
+            "depression",
+            units.pressureText(shown.job().test().depressionPa()),
+            "area",
+            area);
   }
 }

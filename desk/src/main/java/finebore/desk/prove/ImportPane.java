@@ -6,18 +6,18 @@ import finebore.formats.CsvTable;
 import finebore.formats.FileProblem;
 import finebore.formats.TestImport;
 import finebore.formats.TestImport.Column;
-import finebore.formats.TestImport.ColumnUnit;
 import finebore.formats.TestImport.Rejected;
 import finebore.formats.TestImport.Role;
 import finebore.formats.TestTaking;
-import finebore.job.Job;
+import finebore.units.Unit;
+import finebore.words.Words;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.IntConsumer;
 import java.util.stream.Collectors;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -41,9 +41,10 @@ final class ImportPane extends VBox {
   private final List<Column> columns;
   private final Label outcome = new Label();
   private final VBox rejected = new VBox(2);
-  private final Button take = new Button("Take it in");
+  private final Button take = new Button();
   private final ChoiceBox<String> state = new ChoiceBox<>();
-  private Optional<TestImport.Result> result = Optional.empty();
+  private final CheckBox unitsAreRight = new CheckBox();
+  private Optional<TestTaking> taking = Optional.empty();
 
   /**
    * A table on its way in.
@@ -61,26 +62,33 @@ final class ImportPane extends VBox {
     this.columns = new ArrayList<>(TestImport.guess(table));
     setId("import-pane");
     getStyleClass().add("column");
-    Label title = new Label("Flow tests out of " + name);
+    Label title = new Label(session.say("import.title", "file", name));
     title.getStyleClass().add("title");
     title.setWrapText(true);
-    Label how =
-        new Label(
-            "Say what each column holds. Rows at the same lift are repeats; a column for each test"
-                + " is fine too.");
+    Label how = new Label(session.say("import.how"));
     how.getStyleClass().addAll("small", "muted");
     how.setWrapText(true);
     GridPane grid = new GridPane();
     grid.setHgap(10);
     grid.setVgap(4);
-    grid.addRow(0, heading("Column"), heading("Holds"), heading("Unit"), heading("For example"));
+    grid.addRow(
+        0,
+        heading("import.heading.column"),
+        heading("import.heading.holds"),
+        heading("import.heading.unit"),
+        heading("import.heading.example"));
     for (int k = 0; k < columns.size(); k++) {
       row(grid, k);
     }
     ScrollPane mapping = new ScrollPane(grid);
     mapping.setPrefHeight(230);
     mapping.setMinHeight(90);
-    state.getItems().setAll("as found", "finished", "blended");
+    state
+        .getItems()
+        .setAll(
+            session.say("state.found"),
+            session.say("state.finished"),
+            session.say("state.blended"));
     state.getSelectionModel().selectFirst();
     state.setId("import-state");
     outcome.setId("import-outcome");
@@ -90,53 +98,67 @@ final class ImportPane extends VBox {
     ScrollPane refusals = new ScrollPane(rejected);
     refusals.setFitToWidth(true);
     VBox.setVgrow(refusals, Priority.ALWAYS);
+    unitsAreRight.setId("import-units-are-right");
+    unitsAreRight.setText(session.say("import.unitsAreRight"));
+    unitsAreRight.setOnAction(e -> enable());
+    state.getSelectionModel().selectedIndexProperty().addListener((o, was, is) -> read());
     take.setId("import-take");
+    take.setText(session.say("import.take"));
     take.setOnAction(e -> take());
-    Button leave = new Button("Leave it");
+    Button leave = new Button(session.say("import.leave"));
     leave.setId("import-leave");
     leave.setOnAction(e -> closed.run());
     HBox buttons =
         new HBox(
-            8, new Label("Seat " + session.seat().get().label() + ", tested"), state, take, leave);
+            8,
+            new Label(session.say("import.seat", "seat", session.seat().get().label())),
+            state,
+            take,
+            leave);
     buttons.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-    getChildren().addAll(title, how, mapping, outcome, refusals, buttons);
+    getChildren().addAll(title, how, mapping, outcome, refusals, unitsAreRight, buttons);
     read();
   }
 
-  private static Label heading(String words) {
-    Label label = new Label(words);
+  private Label heading(String key) {
+    Label label = new Label(session.say(key));
     label.getStyleClass().add("heading");
     return label;
   }
 
   private void row(GridPane grid, int at) {
     Column column = columns.get(at);
-    Label heading = new Label((column.known() ? "" : "? ") + column.heading());
-    heading.getStyleClass().add(column.known() ? "figure" : "caution");
+    Label heading = new Label(column.heading());
+    heading.getStyleClass().add("figure");
     ChoiceBox<String> role = new ChoiceBox<>();
     role.setId("import-role-" + at);
-    role.setAccessibleText("What column " + column.heading() + " holds");
-    role.getItems().setAll(Arrays.stream(Role.values()).map(Role::words).toList());
-    role.getSelectionModel().select(column.role().ordinal());
+    role.setAccessibleText(session.say("import.role.name", "column", column.heading()));
+    role.getItems().add(session.say("import.notSaid"));
+    for (Role each : Role.values()) {
+      role.getItems().add(session.words().label(each));
+    }
+    role.getSelectionModel().select(column.role().map(r -> r.ordinal() + 1).orElse(0));
     ChoiceBox<String> unit = new ChoiceBox<>();
     unit.setId("import-unit-" + at);
-    unit.setAccessibleText("Unit of column " + column.heading());
+    unit.setAccessibleText(session.say("import.unit.name", "column", column.heading()));
     units(unit, column);
     role.getSelectionModel()
         .selectedIndexProperty()
         .addListener(
             (o, was, is) -> {
-              columns.set(at, columns.get(at).as(Role.values()[is.intValue()]));
-              units(unit, columns.get(at));
-              read();
+              if (is.intValue() > 0) {
+                columns.set(at, columns.get(at).as(Role.values()[is.intValue() - 1]));
+                units(unit, columns.get(at));
+                read();
+              }
             });
     unit.getSelectionModel()
         .selectedIndexProperty()
         .addListener(
             (o, was, is) -> {
-              List<ColumnUnit> fit = ColumnUnit.of(columns.get(at).role());
-              if (is.intValue() >= 0 && is.intValue() < fit.size()) {
-                columns.set(at, columns.get(at).in(fit.get(is.intValue())));
+              List<Unit> fit = fitting(columns.get(at));
+              if (is.intValue() > 0 && is.intValue() <= fit.size()) {
+                columns.set(at, columns.get(at).in(fit.get(is.intValue() - 1)));
                 read();
               }
             });
@@ -151,46 +173,84 @@ final class ImportPane extends VBox {
     grid.addRow(at + 1, heading, role, unit, shown);
   }
 
-  private static void units(ChoiceBox<String> box, Column column) {
-    List<ColumnUnit> fit = ColumnUnit.of(column.role());
-    box.getItems().setAll(fit.stream().map(ColumnUnit::symbol).toList());
-    box.getSelectionModel().select(fit.indexOf(column.unit()));
+  private static List<Unit> fitting(Column column) {
+    return column.role().map(Role::units).orElse(List.of());
+  }
+
+  /** Nothing is taken for granted: a unit nobody has said stays open. */
+  private void units(ChoiceBox<String> box, Column column) {
+    List<Unit> fit = fitting(column);
+    box.getItems().setAll(fit.isEmpty() ? "" : session.say("import.notSaid"));
+    fit.forEach(u -> box.getItems().add(u.symbol()));
+    box.getSelectionModel().select(column.unit().map(u -> fit.indexOf(u) + 1).orElse(0));
     box.setDisable(fit.isEmpty());
   }
 
   private void read() {
     rejected.getChildren().clear();
+    Words words = session.words();
+    taking = Optional.empty();
     try {
       TestImport.Result read = TestImport.read(table, columns, name.replaceFirst("\\.[^.]*$", ""));
-      result = Optional.of(read);
+      TestTaking tried = TestTaking.into(session.job(), read, session.seat().get(), tested());
+      taking = Optional.of(tried);
       int readings =
           read.tests().stream()
               .flatMap(t -> t.lifts().stream())
               .mapToInt(l -> l.readings().size())
               .sum();
       outcome.setText(
-          readings
-              + " readings in "
-              + read.tests().size()
-              + (read.tests().size() == 1 ? " test" : " tests")
-              + (read.rejected().isEmpty()
-                  ? "; every row can be taken."
-                  : "; " + read.rejected().size() + " rows will not be taken:"));
-      outcome.getStyleClass().setAll("label", read.rejected().isEmpty() ? "good" : "caution");
+          words.text(
+              "import.outcome",
+              "readings",
+              readings,
+              "tests",
+              tried.tests().size(),
+              "rejected",
+              read.rejected().size()));
+      boolean clean = read.rejected().isEmpty() && tried.refused().isEmpty();
+      outcome.getStyleClass().setAll("label", clean ? "good" : "caution");
+      tried.questions().forEach(q -> note("? " + words.say(q.message()), "caution"));
+      tried.refused().forEach(m -> note("\u2717 " + words.say(m), "fault"));
       for (Rejected row : read.rejected()) {
-        Label label =
-            new Label("✗ row " + row.row() + ": " + row.reason() + "   [" + row.text() + "]");
-        label.setWrapText(true);
-        label.setMinHeight(Region.USE_PREF_SIZE);
-        label.getStyleClass().add("fault");
-        rejected.getChildren().add(label);
+        note(
+            "\u2717 "
+                + words.text(
+                    "import.rejected",
+                    "row",
+                    String.valueOf(row.row()),
+                    "reason",
+                    words.say(row.reason()),
+                    "text",
+                    row.text()),
+            "fault");
       }
+      unitsAreRight.setVisible(!tried.questions().isEmpty());
+      unitsAreRight.setManaged(!tried.questions().isEmpty());
     } catch (FileProblem e) {
-      result = Optional.empty();
-      outcome.setText("✗ " + e.getMessage());
+      outcome.setText("\u2717 " + words.say(e));
       outcome.getStyleClass().setAll("label", "fault");
+      unitsAreRight.setVisible(false);
+      unitsAreRight.setManaged(false);
     }
-    take.setDisable(result.filter(r -> !r.tests().isEmpty()).isEmpty());
+    enable();
+  }
+
+  private void note(String words, String style) {
+    Label label = new Label(words);
+    label.setWrapText(true);
+    label.setMinHeight(Region.USE_PREF_SIZE);
+    label.getStyleClass().add(style);
+    rejected.getChildren().add(label);
+  }
+
+  /** A question about the unit is to be answered before anything goes in. */
+  private void enable() {
+    take.setDisable(
+        taking
+            .filter(t -> !t.tests().isEmpty())
+            .filter(t -> t.questions().isEmpty() || unitsAreRight.isSelected())
+            .isEmpty());
   }
 
   private TestedState tested() {
@@ -202,12 +262,11 @@ final class ImportPane extends VBox {
   }
 
   private void take() {
-    result.ifPresent(
-        r -> {
-          Job before = session.job();
-          session.edit("", job -> TestTaking.into(job, r, session.seat().get(), tested()));
+    taking.ifPresent(
+        t -> {
+          session.edit("", job -> t.job());
           closed.run();
-          TestTaking.firstNew(before, session.job()).ifPresent(t -> taken.accept(t.id()));
+          taken.accept(t.tests().getFirst().id());
         });
   }
 }

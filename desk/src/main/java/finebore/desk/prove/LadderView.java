@@ -11,9 +11,9 @@ import finebore.desk.theme.Palette;
 import finebore.desk.theme.Theme;
 import finebore.flow.Bands.Band;
 import finebore.job.Job;
-import finebore.units.UnitSystem;
+import finebore.words.UnitSystem;
+import finebore.words.Words;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
@@ -36,8 +36,8 @@ final class LadderView extends DrawnRegion {
   private final Supplier<Palette> palette;
   private final Supplier<Double> textScale;
 
-  LadderView(ProveState state, Supplier<Palette> palette, Supplier<Double> textScale) {
-    super("ladder", "What each step gave");
+  LadderView(ProveState state, Supplier<Palette> palette, Supplier<Double> textScale, String name) {
+    super("ladder", name);
     this.state = state;
     this.palette = palette;
     this.textScale = textScale;
@@ -45,8 +45,16 @@ final class LadderView extends DrawnRegion {
     addEventHandler(MouseEvent.MOUSE_PRESSED, this::pressed);
   }
 
+  private Words words() {
+    return state.shown().get().words();
+  }
+
+  private UnitSystem units() {
+    return words().units();
+  }
+
   private double size() {
-    return 13 * textScale.get();
+    return 15 * textScale.get();
   }
 
   private double rowHeight() {
@@ -88,11 +96,14 @@ final class LadderView extends DrawnRegion {
     g.setFill(colours.panel());
     g.fillRect(0, 0, w, h);
     Optional<Ladder> ladder = ladder();
+    if (state.shown().get() == null) {
+      return;
+    }
     if (ladder.isEmpty()) {
-      g.setFont(Theme.words(size()));
+      g.setFont(Theme.words(size() * 0.9));
       g.setFill(colours.muted());
       g.setTextAlign(TextAlignment.LEFT);
-      g.fillText("No tests yet: a ladder begins with the head as found.", 16, 40);
+      g.fillText(words().text("ladder.none"), 16, 40);
       return;
     }
     new Painter(g, state.shown().get().job(), ladder.get(), colours, w).paint();
@@ -131,12 +142,11 @@ final class LadderView extends DrawnRegion {
         rung(rungs.get(k), headHeight() + k * rowHeight());
       }
       text(
-          "▲ gain   ▼ loss   ≈ within the bench's noise   ? not ranked: the set-ups differ   Bars: mean change over"
-              + " the band's lifts.",
+          words().text("ladder.legend"),
           16,
           headHeight() + rungs.size() * rowHeight() + size() * 1.4,
           colours.muted(),
-          Theme.words(size() * 0.95),
+          Theme.words(size() * 0.87),
           w - 32);
     }
 
@@ -157,17 +167,17 @@ final class LadderView extends DrawnRegion {
     }
 
     private void head() {
-      Font font = Theme.words(size());
-      text("Step", 16, size() * 2.9, colours.muted(), font, names);
+      Font font = Theme.words(size() * 0.9);
+      text(words().text("ladder.step"), 16, size() * 2.9, colours.muted(), font, names);
       text(
-          "THE STEP ALONE",
+          words().text("ladder.alone"),
           columnX(false, Band.LOW) + 6,
           size() * 1.3,
           colours.text(),
           font,
           3 * column);
       text(
-          "IN SUM SINCE THE BEGINNING",
+          words().text("ladder.inSum"),
           columnX(true, Band.LOW) + 6,
           size() * 1.3,
           colours.text(),
@@ -176,7 +186,7 @@ final class LadderView extends DrawnRegion {
       for (boolean inSum : new boolean[] {false, true}) {
         for (Band band : Band.values()) {
           text(
-              band.name().toLowerCase(Locale.ROOT) + " lift",
+              words().text("report.band", "band", band),
               columnX(inSum, band) + 6,
               size() * 2.9,
               colours.muted(),
@@ -206,21 +216,23 @@ final class LadderView extends DrawnRegion {
           names - 20);
       String step =
           rung.alone().isEmpty()
-              ? "where the ladder begins"
-              : test.changed().isBlank() ? "no word of what was changed" : test.changed();
-      text(step, 16, y + size() * 2.6, colours.text(), Theme.words(size()), names - 20);
+              ? words().text("ladder.begins")
+              : test.changed().isBlank() ? words().text("ladder.notSaid") : test.changed();
+      text(step, 16, y + size() * 2.6, colours.text(), Theme.words(size() * 0.9), names - 20);
       String below =
           rung.alone()
               .filter(c -> !c.isRanked())
-              .map(c -> c.differences().getFirst().words(job.units()))
-              .orElse(test.setUp().state().words() + test.date().map(d -> ", " + d).orElse(""));
+              .map(c -> words().say(c.differences().getFirst().message()))
+              .orElse(
+                  words().say(test.setUp().state().message())
+                      + test.date().map(d -> ", " + d).orElse(""));
       boolean refused = rung.alone().filter(c -> !c.isRanked()).isPresent();
       text(
           below,
           16,
           y + size() * 3.9,
           refused ? colours.amber() : colours.muted(),
-          Theme.words(size() * 0.92),
+          Theme.words(size() * 0.87),
           names - 20);
       rung.alone().ifPresent(c -> bars(c, false, y));
       rung.inSum().ifPresent(c -> bars(c, true, y));
@@ -250,16 +262,16 @@ final class LadderView extends DrawnRegion {
           x + 6,
           y + size() * 1.2,
           colour,
-          Theme.boldFigures(size() * 0.95),
+          Theme.boldFigures(size()),
           column);
       text(
-          UnitSystem.signed(job.units().flow().fromBase(mean.changeM3s()), 1)
+          UnitSystem.signed(units().flow().fromBase(mean.changeM3s()), 1)
               + " "
-              + job.units().flow().symbol(),
+              + units().flow().symbol(),
           x + 6,
           y + size() * 2.5,
           colours.text(),
-          Theme.figures(size() * 0.82),
+          Theme.figures(size()),
           column - 8);
       double middle = x + 6 + (column - 20) / 2;
       double length = mean.share() / most * (column - 20) / 2;

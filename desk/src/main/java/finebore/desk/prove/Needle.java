@@ -7,7 +7,7 @@ import finebore.desk.session.JobSession;
 import finebore.desk.theme.Palette;
 import finebore.desk.theme.Theme;
 import finebore.instruments.Sample;
-import finebore.units.UnitSystem;
+import finebore.words.UnitSystem;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.Optional;
@@ -39,7 +39,7 @@ final class Needle extends DrawnRegion {
       JobSession session,
       Supplier<Palette> palette,
       Supplier<Double> textScale) {
-    super("needle", "The bench's meter");
+    super("needle", session.say("needle.name"));
     this.bench = bench;
     this.session = session;
     this.palette = palette;
@@ -120,11 +120,11 @@ final class Needle extends DrawnRegion {
     }
     text(
         g,
-        "the last " + TRACE + " looks at the needle",
+        session.say("needle.trace", "count", TRACE),
         (left + right) / 2,
         top - size() * 0.7,
         colours.muted(),
-        Theme.words(size() * 0.85));
+        Theme.words(size() * 0.95));
   }
 
   private static double angle(double percent) {
@@ -158,10 +158,16 @@ final class Needle extends DrawnRegion {
             cx + radius * 0.8 * Math.cos(a),
             cy - radius * 0.8 * Math.sin(a),
             colours.text(),
-            Theme.figures(size() * 0.85));
+            Theme.figures(size()));
       }
     }
-    text(g, "% of range", cx, cy + radius * 0.46, colours.muted(), Theme.words(size() * 0.95));
+    text(
+        g,
+        session.say("needle.percent"),
+        cx,
+        cy + radius * 0.46,
+        colours.muted(),
+        Theme.words(size() * 0.95));
   }
 
   private static void hand(
@@ -191,10 +197,11 @@ final class Needle extends DrawnRegion {
     g.strokeArc(cx - r, cy - r, 2 * r, 2 * r, FROM_DEG - part, part, ArcType.OPEN);
     String words =
         status.phase() == BenchSession.Phase.IDLE
-            ? "at rest"
+            ? session.say("needle.idle")
             : still
-                ? "✓ settled"
-                : "settling " + UnitSystem.fixed(100 * status.settled(), 0) + " %";
+                ? "\u2713 " + session.say("needle.settled")
+                : session.say(
+                    "needle.settling", "share", UnitSystem.fixed(100 * status.settled(), 0));
     text(
         g,
         words,
@@ -221,13 +228,14 @@ final class Needle extends DrawnRegion {
         s -> {
           text(
               g,
-              "lift "
-                  + units.lengthText(s.liftMm())
-                  + "    range "
-                  + s.range()
-                  + "    "
-                  + UnitSystem.fixed(s.percent(), 1)
-                  + " %",
+              session.say(
+                  "needle.sample",
+                  "lift",
+                  units.lengthText(s.liftMm()),
+                  "range",
+                  s.range(),
+                  "percent",
+                  UnitSystem.fixed(s.percent(), 1)),
               cx,
               y + size() * 2.4,
               colours.text(),

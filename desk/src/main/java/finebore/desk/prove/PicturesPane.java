@@ -12,7 +12,6 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -32,28 +31,19 @@ final class PicturesPane extends ScrollPane {
   private final ProveState state;
   private final JobSession session;
   private final Supplier<Optional<Path>> choose;
-  private final Consumer<String> told;
   private final FlowPane tiles = new FlowPane(10, 8);
   private List<Picture> pictures = List.of();
 
-  PicturesPane(
-      ProveState state,
-      JobSession session,
-      Supplier<Optional<Path>> choose,
-      Consumer<String> told) {
+  PicturesPane(ProveState state, JobSession session, Supplier<Optional<Path>> choose) {
     this.state = state;
     this.session = session;
     this.choose = choose;
-    this.told = told;
     setId("pictures-pane");
     setFitToWidth(true);
-    Button add = new Button("Add a picture ...");
+    Button add = new Button(session.say("pictures.add"));
     add.setId("add-picture");
     add.setOnAction(e -> choose.get().ifPresent(this::add));
-    Label how =
-        new Label(
-            "Wet-flow patterns, dye, marks. Each is copied into a folder beside the job. Keep dye,"
-                + " solvent and oil mist away from heaters and sparks.");
+    Label how = new Label(session.say("pictures.how"));
     how.setWrapText(true);
     how.getStyleClass().addAll("small", "muted");
     HBox head = new HBox(10, add, how);
@@ -67,7 +57,7 @@ final class PicturesPane extends ScrollPane {
   void add(Path picture) {
     Optional<Path> file = session.file().get();
     if (file.isEmpty()) {
-      told.accept("✗ Save the job first (Ctrl S): its pictures are kept in a folder beside it.");
+      session.messages().refuse(getId(), session.say("pictures.saveFirst"));
       return;
     }
     try {
@@ -78,9 +68,9 @@ final class PicturesPane extends ScrollPane {
             more.add(new Picture(name, ""));
             return t.withPictures(more);
           });
-      told.accept("");
+      session.messages().clear(getId());
     } catch (FileProblem e) {
-      told.accept("✗ " + e.getMessage());
+      session.messages().refuse(getId(), session.words().say(e));
     }
   }
 
@@ -110,14 +100,14 @@ final class PicturesPane extends ScrollPane {
       view.setPreserveRatio(true);
       tile.getChildren().add(view);
     } else {
-      Label gone = new Label("not in the folder:\n" + picture.file());
+      Label gone = new Label(session.say("pictures.gone", "file", picture.file()));
       gone.getStyleClass().add("caution");
       tile.getChildren().add(gone);
     }
     TextField words = new TextField(picture.words());
     words.setId("picture-words-" + at);
-    words.setPromptText("what it shows");
-    words.setAccessibleText("What picture " + (at + 1) + " shows");
+    words.setPromptText(session.say("pictures.prompt"));
+    words.setAccessibleText(session.say("pictures.words", "number", at + 1));
     words.setOnAction(e -> named(at, words.getText()));
     words
         .focusedProperty()
@@ -129,7 +119,7 @@ final class PicturesPane extends ScrollPane {
             });
     Button remove = new Button("✕");
     remove.getStyleClass().add("icon-button");
-    remove.setAccessibleText("Take picture " + (at + 1) + " off the test; its file stays");
+    remove.setAccessibleText(session.say("pictures.remove", "number", at + 1));
     remove.setOnAction(e -> state.editTest(t -> t.withPictures(without(t.pictures(), at))));
     tile.getChildren().add(new HBox(4, words, remove));
     return tile;

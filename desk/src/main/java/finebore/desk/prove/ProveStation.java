@@ -2,6 +2,9 @@ package finebore.desk.prove;
 
 import finebore.bench.FlowTest;
 import finebore.bench.SetUp.TestedState;
+import finebore.calibration.FlowArea;
+import finebore.calibration.NextTest;
+import finebore.desk.controls.MessageLine;
 import finebore.desk.prove.CurveValues.Mode;
 import finebore.desk.session.BenchSession;
 import finebore.desk.session.JobSession;
@@ -12,8 +15,6 @@ import finebore.formats.CsvTable;
 import finebore.formats.FileProblem;
 import finebore.formats.SafeFile;
 import finebore.formats.TestExport;
-import finebore.study.FlowArea;
-import finebore.study.NextTest;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -64,7 +65,7 @@ public final class ProveStation extends BorderPane {
   private final Chooser picker;
   private final TestSheet sheet;
   private final CurveChart chart;
-  private final ComparePane compare = new ComparePane();
+  private final ComparePane compare;
   private final SetUpPane setUp;
   private final LiftPane lift;
   private final PicturesPane pictures;
@@ -73,14 +74,13 @@ public final class ProveStation extends BorderPane {
   private final ScrollPane ladder;
   private final BorderPane tests = new BorderPane();
   private final VBox below = new VBox();
-  private final Label told = new Label();
   private final ComboBox<FlowTest> test = new ComboBox<>();
   private final ComboBox<FlowTest> reference = new ComboBox<>();
   private final ChoiceBox<String> area = new ChoiceBox<>();
   private final ToggleGroup views = new ToggleGroup();
   private final ToggleGroup modes = new ToggleGroup();
   private final ToggleGroup tabs = new ToggleGroup();
-  private final MenuButton more = new MenuButton("Tests");
+  private final MenuButton more = new MenuButton();
   private Optional<Node> importing = Optional.empty();
   private boolean showing;
 
@@ -95,22 +95,19 @@ public final class ProveStation extends BorderPane {
     this.picker = picker;
     this.state = new ProveState(session);
     setId("prove-station");
-    sheet = new TestSheet(state, this::tell, textScale);
-    chart = new CurveChart(state, palette, textScale);
+    sheet = new TestSheet(state, session, textScale);
+    chart = new CurveChart(state, palette, textScale, session.say("chart.name"));
     setUp = new SetUpPane(state, session);
     lift = new LiftPane(state, session);
-    pictures = new PicturesPane(state, session, picker::picture, this::tell);
+    pictures = new PicturesPane(state, session, picker::picture);
     benchPane = new BenchPane(state, session, bench, palette, textScale);
-    rungs = new LadderView(state, palette, textScale);
+    rungs = new LadderView(state, palette, textScale, session.say("ladder.name"));
+    compare = new ComparePane(palette, textScale, session.say("compareStrip.name"));
     ladder = new ScrollPane(rungs);
     ladder.setFitToWidth(true);
     ladder.setId("ladder-pane");
-    told.setId("prove-message");
-    told.setWrapText(true);
-    told.setMinHeight(Region.USE_PREF_SIZE);
-    told.getStyleClass().add("fault");
+    MessageLine told = new MessageLine("prove-message", session.messages());
     told.setStyle("-fx-padding: 2 10 2 10;");
-    told.managedProperty().bind(told.textProperty().isNotEmpty());
     tests.setLeft(sheet);
     sheet.getStyleClass().add("column");
     sheet.prefWidthProperty().bind(widthProperty().multiply(0.49));
@@ -146,37 +143,38 @@ public final class ProveStation extends BorderPane {
     }
   }
 
-  private static ToggleButton toggle(String words, String id, ToggleGroup group, String tip) {
-    ToggleButton button = new ToggleButton(words);
+  private ToggleButton toggle(String key, String id, ToggleGroup group) {
+    ToggleButton button = new ToggleButton(session.say(key));
     button.setId(id);
     button.setToggleGroup(group);
-    button.setTooltip(new Tooltip(tip));
+    button.setTooltip(new Tooltip(session.say(key + ".tip")));
     button.setMinWidth(Region.USE_PREF_SIZE);
     return button;
   }
 
   private FlowPane toolbar() {
-    Button fresh = new Button("New test");
+    Button fresh = new Button(session.say("prove.new"));
     fresh.setId("new-test");
-    fresh.setTooltip(new Tooltip("A test set up like the last (Ctrl T)"));
+    fresh.setTooltip(new Tooltip(session.say("prove.new.tip")));
     fresh.setOnAction(e -> newTest());
-    chooser(test, "prove-test", "Test looked at", state::select);
-    chooser(reference, "prove-reference", "Test it is held against", state::against);
-    HBox which = new HBox(6, test, new Label("against"), reference);
+    chooser(test, "prove-test", session.say("prove.test"), state::select);
+    chooser(reference, "prove-reference", session.say("prove.reference"), state::against);
+    HBox which = new HBox(6, test, new Label(session.say("prove.against")), reference);
     which.setAlignment(Pos.CENTER_LEFT);
     HBox view =
         new HBox(
-            toggle("Table", "view-table", views, "Tests as columns, lifts as rows"),
-            toggle("Ladder", "view-ladder", views, "What each step gave, alone and in sum"),
-            toggle("Bench", "view-bench", views, "Take a test from the bench"));
+            toggle("prove.table", "view-table", views),
+            toggle("prove.ladder", "view-ladder", views),
+            toggle("prove.bench", "view-bench", views));
     views.getToggles().getFirst().setSelected(true);
+    more.setText(session.say("prove.tests"));
     more.setId("tests-menu");
     more.getItems()
         .setAll(
-            item("Import a table ...   (Ctrl I)", this::importTable),
-            item("Export all tests ...   (Ctrl E)", this::exportTests),
-            item("Paste a table as tests", this::pasteTests),
-            item("Delete the test looked at", this::deleteTest));
+            item(session.say("prove.import") + "   (Ctrl I)", this::importTable),
+            item(session.say("prove.export") + "   (Ctrl E)", this::exportTests),
+            item(session.say("prove.paste"), this::pasteTests),
+            item(session.say("prove.delete"), this::deleteTest));
     view.setAlignment(Pos.CENTER_LEFT);
     FlowPane bar = new FlowPane(10, 4, fresh, which, view, more);
     bar.setAlignment(Pos.CENTER_LEFT);
@@ -216,7 +214,7 @@ public final class ProveStation extends BorderPane {
                 && item != null
                 && shown != null
                 && shown.job().bench().test(item.id()).isPresent();
-        setText(known ? shown.job().bench().numberOf(item) + "  " + item.name() : "");
+        setText(known ? ProveWords.name(item, shown.job()) : "");
       }
     };
   }
@@ -225,29 +223,19 @@ public final class ProveStation extends BorderPane {
     HBox bar = new HBox();
     for (Mode mode : Mode.values()) {
       bar.getChildren()
-          .add(
-              toggle(
-                  mode.words(),
-                  "mode-" + mode.words().toLowerCase(Locale.ROOT),
-                  modes,
-                  switch (mode) {
-                    case FLOW -> "Flow brought to standard, with what was predicted";
-                    case COEFFICIENT -> "Discharge coefficient on the area beside";
-                    case GAIN -> "Change against the other test, with what the bench can tell";
-                    case SPEED -> "Mean speed of the air at the area beside";
-                  }));
+          .add(toggle(mode.code(), "mode-" + mode.name().toLowerCase(Locale.ROOT), modes));
     }
     modes.getToggles().getFirst().setSelected(true);
     for (FlowArea each : FlowArea.values()) {
-      area.getItems().add(each.words());
+      area.getItems().add(session.words().label(each));
     }
     area.getSelectionModel().selectFirst();
     area.setId("chart-area");
-    area.setAccessibleText("Area that coefficient and speed are on");
+    area.setAccessibleText(session.say("prove.area"));
     area.getSelectionModel().selectedIndexProperty().addListener((o, was, is) -> chartMode());
     Region gap = new Region();
     gap.setMinWidth(12);
-    Label on = new Label("on the ");
+    Label on = new Label(session.say("prove.area.on") + " ");
     on.visibleProperty().bind(area.visibleProperty());
     bar.getChildren().addAll(gap, on, area);
     bar.setAlignment(Pos.CENTER_LEFT);
@@ -259,10 +247,10 @@ public final class ProveStation extends BorderPane {
     HBox bar =
         new HBox(
             2,
-            toggle("Comparison", "tab-comparison", tabs, "What came of it"),
-            toggle("Set-up", "tab-set-up", tabs, "What was on the bench"),
-            toggle("At this lift", "tab-lift", tabs, "Noise, swirl, speeds, ball, wet flow"),
-            toggle("Pictures", "tab-pictures", tabs, "Wet-flow pictures"));
+            toggle("prove.comparison", "tab-comparison", tabs),
+            toggle("prove.setUp", "tab-set-up", tabs),
+            toggle("prove.lift", "tab-lift", tabs),
+            toggle("prove.pictures", "tab-pictures", tabs));
     bar.getStyleClass().add("tabs");
     bar.setStyle("-fx-padding: 4 8 2 8;");
     tabs.getToggles().getFirst().setSelected(true);
@@ -307,6 +295,7 @@ public final class ProveStation extends BorderPane {
   public void restyle() {
     sheet.restyle();
     chart.requestLayout();
+    compare.restyle();
     benchPane.restyle();
     rungs.fit();
   }
@@ -334,8 +323,15 @@ public final class ProveStation extends BorderPane {
   }
 
   private void tell(String words) {
-    told.setText(words);
-    told.getStyleClass().setAll("label", words.startsWith("✗") ? "fault" : "note");
+    if (words.isEmpty()) {
+      session.messages().clear();
+    } else {
+      session.messages().note("prove-station", words);
+    }
+  }
+
+  private void refuse(String words) {
+    session.messages().refuse("prove-station", words);
   }
 
   private void show(Shown shown) {
@@ -376,16 +372,18 @@ public final class ProveStation extends BorderPane {
     Shown shown = state.shown().get();
     boolean found =
         shown.tests().stream().noneMatch(t -> t.setUp().state().kind() == TestedState.Kind.FOUND);
+    TestedState state = found ? TestedState.AS_FOUND : TestedState.FINISHED;
     FlowTest next =
         NextTest.of(
                 session.job(),
                 session.seat().get(),
-                found ? TestedState.AS_FOUND : TestedState.FINISHED,
-                shown.outlook())
+                state,
+                session.seat().get().label() + " " + session.words().say(state.message()),
+                shown.confidence())
             .withDate(Optional.of(LocalDate.now()));
     bench.begins(next);
-    state.edit(book -> book.with(next));
-    state.select(next.id());
+    this.state.edit(book -> book.with(next));
+    this.state.select(next.id());
     tabs.selectToggle(tabs.getToggles().get(1));
     tell("");
   }
@@ -403,18 +401,26 @@ public final class ProveStation extends BorderPane {
     try {
       takeUp(CsvTable.of(Files.readString(file)), file.getFileName().toString());
     } catch (IOException e) {
-      tell("✗ " + file + " cannot be read: " + e.getMessage());
+      refuse(
+          session.say(
+              "file.unreadable", "file", file.toString(), "cause", String.valueOf(e.getMessage())));
     } catch (FileProblem e) {
-      tell("✗ " + file.getFileName() + ": " + e.getMessage());
+      refuse(
+          session.say(
+              "file.within",
+              "file",
+              file.getFileName().toString(),
+              "problem",
+              session.words().say(e)));
     }
   }
 
   private void pasteTests() {
     String text = javafx.scene.input.Clipboard.getSystemClipboard().getString();
     try {
-      takeUp(CsvTable.of(text == null ? "" : text), "the clipboard");
+      takeUp(CsvTable.of(text == null ? "" : text), session.say("import.clipboard"));
     } catch (FileProblem e) {
-      tell("✗ " + e.getMessage());
+      refuse(session.words().say(e));
     }
   }
 
@@ -426,7 +432,7 @@ public final class ProveStation extends BorderPane {
             table,
             id -> {
               state.select(id);
-              tell("Taken in from " + name + ". Its set-up is that of the last test: see to it.");
+              tell(session.say("import.taken", "file", name));
               tabs.selectToggle(tabs.getToggles().get(1));
             },
             () -> {
@@ -446,9 +452,9 @@ public final class ProveStation extends BorderPane {
               try {
                 SafeFile.write(
                     file, TestExport.csv(session.job()).getBytes(StandardCharsets.UTF_8), false);
-                tell("The tests are in " + file);
+                tell(session.say("cli.wrote", "file", file.toString()));
               } catch (FileProblem e) {
-                tell("✗ " + e.getMessage());
+                refuse(session.words().say(e));
               }
             });
   }

@@ -1,22 +1,23 @@
 package finebore.desk.prove;
 
-import finebore.bench.Air;
 import finebore.bench.FlowTest;
 import finebore.bench.SetUp;
 import finebore.bench.SetUp.Inlet;
 import finebore.bench.SetUp.Pipe;
 import finebore.bench.SetUp.TestedState;
 import finebore.bench.SetUp.TestedValve;
-import finebore.desk.controls.EntryField;
+import finebore.bench.TestFigures;
+import finebore.calibration.NextTest;
+import finebore.desk.controls.FieldGrid;
+import finebore.desk.controls.Grammar;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.ProveState;
 import finebore.desk.session.ProveState.Shown;
 import finebore.job.Engine.SeatPlace;
-import finebore.seat.Cut;
-import finebore.study.NextTest;
-import finebore.units.Notation;
-import finebore.units.NotationException;
-import finebore.units.UnitSystem;
+import finebore.quantity.Setting;
+import finebore.words.Notation;
+import finebore.words.NotationException;
+import finebore.words.UnitSystem;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
@@ -24,141 +25,164 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.BiFunction;
+import java.util.function.Function;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.layout.TilePane;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.VBox;
 
 /** What was on the bench for the test looked at, all of it open to change. */
 final class SetUpPane extends ScrollPane {
 
-  private static final double FIELD_PX = 132;
+  private static final int COLUMNS = 5;
 
   private final ProveState state;
   private final JobSession session;
-  private final BoundFields<FlowTest> fields;
+  private final FieldGrid fields;
+  private final FieldGrid remarks;
   private final ChoiceBox<String> tested = new ChoiceBox<>();
   private final ChoiceBox<String> seat = new ChoiceBox<>();
   private final ChoiceBox<String> inlet = new ChoiceBox<>();
   private final ChoiceBox<String> after = new ChoiceBox<>();
-  private final CheckBox valveIsTheChange = new CheckBox("the valve is what was tried");
+  private final CheckBox valveIsTheChange = new CheckBox();
   private boolean showing;
 
   SetUpPane(ProveState state, JobSession session) {
     this.state = state;
     this.session = session;
-    fields = new BoundFields<>(session::units, state::editTest);
     setId("set-up-pane");
     setFitToWidth(true);
-    TilePane tiles = new TilePane(8, 5);
-    tiles.setPrefColumns(4);
-    tiles.setPrefTileWidth(FIELD_PX);
-    tiles.setTileAlignment(javafx.geometry.Pos.TOP_LEFT);
-    tiles
-        .getChildren()
-        .addAll(
-            fields.text("Test name", FlowTest::name, FlowTest::withName),
-            fields
-                .text("Date", t -> t.date().map(LocalDate::toString).orElse(""), SetUpPane::dated)
-                .prompt("2026-03-14"),
-            choice("Tested state", tested, this::withState),
-            choice("Tested seat", seat, this::withSeat),
-            choice("A step from", after, this::withAfter),
-            fields.text(
-                "What was changed",
-                FlowTest::changed,
-                (t, s) -> t.withStep(t.after(), s, t.valveIsTheChange())),
-            fields.text(
-                "Bench", t -> t.setUp().bench(), (t, s) -> t.withSetUp(t.setUp().withBench(s))),
-            fields.number(
-                "Tested valve",
-                u -> u.length().symbol(),
-                (t, u) -> u.lengthNumber(t.setUp().valve().headDiameterMm()),
-                Notation::length,
-                (t, v) ->
-                    t.withSetUp(
-                        t.setUp()
-                            .withValve(
-                                new TestedValve(
-                                    v.orElseThrow(() -> needed("diameter of the tested valve")),
-                                    t.setUp().valve().name())))),
-            fields.text(
-                "Which valve",
-                t -> t.setUp().valve().name(),
-                (t, s) ->
-                    t.withSetUp(
-                        t.setUp()
-                            .withValve(new TestedValve(t.setUp().valve().headDiameterMm(), s)))),
-            fields.number(
-                "Bore fixture",
-                u -> u.length().symbol(),
-                (t, u) -> BoundFields.optional(t.setUp().boreMm(), u::lengthNumber),
-                Notation::length,
-                (t, v) -> t.withSetUp(t.setUp().withBore(v))),
-            choice("Inlet", inlet, SetUpPane::withInlet),
-            fields.number(
-                "Inlet radius",
-                u -> u.length().symbol(),
-                (t, u) -> BoundFields.optional(t.setUp().inlet().radiusMm(), u::lengthNumber),
-                Notation::length,
-                (t, v) -> t.withSetUp(t.setUp().withInlet(new Inlet(t.setUp().inlet().kind(), v)))),
-            fields.text("Exhaust pipe", this::pipe, this::withPipe).prompt("none, or 36 x 250"),
-            fields.number(
-                "Depression",
-                u -> u.pressure().symbol(),
-                (t, u) -> BoundFields.optional(t.setUp().depressionPa(), u::pressureNumber),
-                Notation::pressure,
-                (t, v) -> t.withSetUp(t.setUp().withDepression(v))),
-            fields.number(
-                "Leakage",
-                u -> u.flow().symbol(),
-                (t, u) ->
-                    BoundFields.optional(
-                        t.setUp().leakageM3s(), m3 -> UnitSystem.fixed(u.flow().fromBase(m3), 2)),
-                Notation::flow,
-                (t, v) -> t.withSetUp(t.setUp().withLeakage(v))),
-            fields.number(
-                "Air temperature",
-                UnitSystem::temperatureUnit,
-                (t, u) -> t.air().map(a -> u.temperatureNumber(a.temperatureC())).orElse(""),
-                Notation::temperature,
-                (t, v) -> air(t, v, (a, c) -> new Air(c, a.pressurePa(), a.humidity()))),
-            fields.number(
-                "Room pressure",
-                u -> u.barometer().symbol(),
-                (t, u) -> t.air().map(a -> u.barometerNumber(a.pressurePa())).orElse(""),
-                Notation::barometer,
-                (t, v) -> air(t, v, (a, p) -> new Air(a.temperatureC(), p, a.humidity()))),
-            fields.number(
-                "Humidity",
-                u -> "%",
-                (t, u) -> t.air().map(a -> Cut.angleText(100 * a.humidity())).orElse(""),
-                (s, u) -> Notation.number(s) / (s.endsWith("%") ? 1 : 100),
-                (t, v) -> air(t, v, (a, h) -> new Air(a.temperatureC(), a.pressurePa(), h))));
-    EntryField remarks =
-        fields.text("Remarks of the operator", FlowTest::remarks, FlowTest::withRemarks);
+    fields = new FieldGrid(session, COLUMNS);
+    text("test-name", FlowTest::name, FlowTest::withName);
+    fields.field(
+        "test-date",
+        session.say("setUp.test-date"),
+        new OfDay(),
+        () -> test().flatMap(FlowTest::date),
+        (gesture, day) -> state.editTest(t -> t.withDate(day)),
+        "2026-03-14");
+    choice("tested-state", tested, this::withState);
+    choice("tested-seat", seat, this::withSeat);
+    choice("step-from", after, this::withAfter);
+    text("changed", FlowTest::changed, (t, s) -> t.withStep(t.after(), s, t.valveIsTheChange()));
+    text("bench", t -> t.setUp().bench(), (t, s) -> t.withSetUp(t.setUp().withBench(s)));
+    number(TestFigures.SET_UP.get(0));
+    text(
+        "valve-name",
+        t -> t.setUp().valve().name(),
+        (t, s) -> {
+          TestedValve valve = t.setUp().valve();
+          return t.withSetUp(
+              t.setUp().withValve(new TestedValve(valve.headDiameterMm(), s, valve.shape())));
+        });
+    number(TestFigures.SET_UP.get(1));
+    choice("inlet", inlet, SetUpPane::withInlet);
+    number(TestFigures.SET_UP.get(2));
+    fields.field(
+        "pipe",
+        session.say("setUp.pipe"),
+        new OfPipe(),
+        () -> test().flatMap(t -> t.setUp().pipe()),
+        (gesture, pipe) -> state.editTest(t -> t.withSetUp(t.setUp().withPipe(pipe))),
+        session.say("setUp.pipe.prompt"));
+    TestFigures.SET_UP.subList(3, TestFigures.SET_UP.size()).forEach(this::number);
+    TestFigures.AIR.forEach(this::number);
+    remarks = new FieldGrid(session, 1);
+    remarks.field(
+        "test-remarks",
+        session.say("setUp.test-remarks"),
+        Grammar.text(),
+        () -> test().map(FlowTest::remarks).orElse(""),
+        (gesture, text) -> state.editTest(t -> t.withRemarks(text.strip())),
+        "");
     valveIsTheChange.setId("valve-is-the-change");
+    valveIsTheChange.setText(session.say("setUp.valveIsTheChange"));
+    valveIsTheChange.setTooltip(new Tooltip(session.say("setUp.valveIsTheChange.tip")));
     valveIsTheChange.setOnAction(
         e ->
             state.editTest(t -> t.withStep(t.after(), t.changed(), valveIsTheChange.isSelected())));
-    VBox all = new VBox(6, tiles, valveIsTheChange, remarks);
+    VBox all = new VBox(6, fields, valveIsTheChange, remarks);
     all.setStyle("-fx-padding: 6 10 8 10;");
     setContent(all);
   }
 
-  private static IllegalArgumentException needed(String what) {
-    return new IllegalArgumentException(what + " is needed");
+  private Optional<FlowTest> test() {
+    return Optional.ofNullable(state.shown().get()).flatMap(Shown::test);
   }
 
-  private VBox choice(
-      String name, ChoiceBox<String> box, BiFunction<FlowTest, Integer, FlowTest> change) {
-    Label label = new Label(name);
+  private void text(
+      String id, Function<FlowTest, String> shown, BiFunction<FlowTest, String, FlowTest> with) {
+    fields.field(
+        id,
+        session.say("setUp." + id),
+        Grammar.text(),
+        () -> test().map(shown).orElse(""),
+        (gesture, text) -> state.editTest(t -> with.apply(t, text.strip())),
+        "");
+  }
+
+  private void number(Setting<FlowTest> setting) {
+    fields.number(
+        setting,
+        session.words().label(setting),
+        () -> test().map(setting::of).orElse(OptionalDouble.empty()),
+        (gesture, value) -> state.editTest(t -> setting.on(t, value)));
+  }
+
+  /** A day, or none. */
+  private static final class OfDay implements Grammar<Optional<LocalDate>> {
+    @Override
+    public Optional<LocalDate> read(String text, UnitSystem units) throws NotationException {
+      try {
+        return text.isEmpty() ? Optional.empty() : Optional.of(LocalDate.parse(text));
+      } catch (DateTimeParseException e) {
+        throw Notation.unread(text, "notation.day");
+      }
+    }
+
+    @Override
+    public String written(Optional<LocalDate> value, UnitSystem units) {
+      return value.map(LocalDate::toString).orElse("");
+    }
+  }
+
+  /** An exhaust pipe as diameter by length, or none. */
+  private static final class OfPipe implements Grammar<Optional<Pipe>> {
+    @Override
+    public Optional<Pipe> read(String text, UnitSystem units) throws NotationException {
+      if (text.isEmpty()) {
+        return Optional.empty();
+      }
+      String[] parts = text.split("[x\u00d7]");
+      if (parts.length != 2) {
+        throw Notation.unread(text, "notation.pipe");
+      }
+      return Optional.of(
+          new Pipe(Notation.length(parts[0], units), Notation.length(parts[1], units)));
+    }
+
+    @Override
+    public String written(Optional<Pipe> value, UnitSystem units) {
+      return value
+          .map(p -> units.lengthNumber(p.diameterMm()) + " x " + units.lengthNumber(p.lengthMm()))
+          .orElse("");
+    }
+
+    @Override
+    public String unit(UnitSystem units) {
+      return units.length().symbol();
+    }
+  }
+
+  private void choice(
+      String id, ChoiceBox<String> box, BiFunction<FlowTest, Integer, FlowTest> change) {
+    Label label = new Label(session.say("setUp." + id));
     label.getStyleClass().addAll("muted", "small");
     label.setLabelFor(box);
-    box.setId("choice-" + name.toLowerCase(java.util.Locale.ROOT).replace(' ', '-'));
-    box.setAccessibleText(name);
+    box.setId("choice-" + id);
+    box.setAccessibleText(session.say("setUp." + id));
     box.setMaxWidth(Double.MAX_VALUE);
     box.getSelectionModel()
         .selectedIndexProperty()
@@ -168,56 +192,7 @@ final class SetUpPane extends ScrollPane {
                 state.editTest(t -> change.apply(t, is.intValue()));
               }
             });
-    return new VBox(1, label, box);
-  }
-
-  private static FlowTest dated(FlowTest test, String typed) {
-    try {
-      return test.withDate(
-          typed.isEmpty() ? Optional.empty() : Optional.of(LocalDate.parse(typed)));
-    } catch (DateTimeParseException e) {
-      throw new IllegalArgumentException(
-          "cannot read \"" + typed + "\"; expected a day such as 2026-03-14", e);
-    }
-  }
-
-  private static FlowTest air(
-      FlowTest test, OptionalDouble value, BiFunction<Air, Double, Air> change) {
-    if (value.isEmpty()) {
-      return test.withAir(Optional.empty());
-    }
-    Air before = test.air().orElse(new Air(20, 101_325, 0.4));
-    return test.withAir(Optional.of(change.apply(before, value.getAsDouble())));
-  }
-
-  private String pipe(FlowTest test) {
-    UnitSystem units = session.units();
-    return test.setUp()
-        .pipe()
-        .map(p -> units.lengthNumber(p.diameterMm()) + " x " + units.lengthNumber(p.lengthMm()))
-        .orElse("");
-  }
-
-  private FlowTest withPipe(FlowTest test, String typed) {
-    if (typed.isEmpty() || typed.equalsIgnoreCase("none")) {
-      return test.withSetUp(test.setUp().withPipe(Optional.empty()));
-    }
-    String[] parts = typed.split("[x×]");
-    try {
-      if (parts.length == 2) {
-        return test.withSetUp(
-            test.setUp()
-                .withPipe(
-                    Optional.of(
-                        new Pipe(
-                            Notation.length(parts[0], session.units()),
-                            Notation.length(parts[1], session.units())))));
-      }
-    } catch (NotationException e) {
-      throw new IllegalArgumentException(e.getMessage(), e);
-    }
-    throw new IllegalArgumentException(
-        "cannot read \"" + typed + "\"; expected diameter x length, or none");
+    fields.add(new VBox(1, label, box), () -> {});
   }
 
   /** The states in the order of the choice: found, after each operation, finished, blended. */
@@ -278,7 +253,7 @@ final class SetUpPane extends ScrollPane {
   /** What is to be tested has changed: nothing read yet, so the prediction may follow. */
   private FlowTest predictedAnew(FlowTest test) {
     return test.lifts().isEmpty()
-        ? NextTest.withPrediction(session.job(), test, state.shown().get().outlook())
+        ? NextTest.withPrediction(session.job(), test, state.shown().get().confidence())
         : test;
   }
 
@@ -292,7 +267,7 @@ final class SetUpPane extends ScrollPane {
     showing = true;
     fill(
         tested,
-        states().stream().map(TestedState::words).toList(),
+        states().stream().map(t -> shown.words().say(t.message())).toList(),
         states().indexOf(setUp.state()));
     fill(
         seat,
@@ -300,9 +275,9 @@ final class SetUpPane extends ScrollPane {
         places().stream().map(SeatPlace::label).toList().indexOf(setUp.seat()));
     fill(
         inlet,
-        List.of(Inlet.Kind.values()).stream().map(Inlet.Kind::words).toList(),
+        List.of(Inlet.Kind.values()).stream().map(k -> shown.words().label(k)).toList(),
         setUp.inlet().kind().ordinal());
-    List<String> steps = new ArrayList<>(List.of("nothing: a beginning"));
+    List<String> steps = new ArrayList<>(List.of(shown.words().text("setUp.beginning")));
     others(test).forEach(t -> steps.add(shown.job().bench().numberOf(t) + " " + t.name()));
     fill(
         after,
@@ -310,7 +285,8 @@ final class SetUpPane extends ScrollPane {
         1 + others(test).stream().map(FlowTest::id).toList().indexOf(test.after().orElse(-1)));
     showing = false;
     valveIsTheChange.setSelected(test.valveIsTheChange());
-    fields.show(test);
+    fields.show();
+    remarks.show();
   }
 
   private static void fill(ChoiceBox<String> box, List<String> words, int at) {

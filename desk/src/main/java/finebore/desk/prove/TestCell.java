@@ -3,13 +3,15 @@ package finebore.desk.prove;
 import finebore.bench.BenchReading;
 import finebore.bench.FlowTest;
 import finebore.bench.LiftReadings;
-import finebore.bench.ReadingNotation;
-import finebore.desk.controls.Styles;
-import finebore.units.NotationException;
-import finebore.units.UnitSystem;
+import finebore.desk.controls.EntryCell;
+import finebore.desk.controls.Grammar;
+import finebore.desk.session.Messages;
+import finebore.words.NotationException;
+import finebore.words.ReadingNotation;
+import finebore.words.UnitSystem;
+import finebore.words.Words;
 import java.util.List;
 import java.util.Optional;
-import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyEvent;
@@ -18,15 +20,15 @@ import javafx.scene.input.KeyEvent;
  * The readings of one test at one lift. Enter takes them and goes down; the arrows go to the cells
  * beside it; what cannot be read is refused and stays to be mended.
  */
-final class TestCell extends TextField {
+final class TestCell extends EntryCell<List<BenchReading>> {
 
   /** What a cell belongs to. */
   interface Sheet {
-    UnitSystem units();
+    Words words();
 
-    void take(TestCell cell, List<BenchReading> readings);
+    Messages messages();
 
-    void tell(String words);
+    void take(int test, double liftMm, List<BenchReading> readings);
 
     void go(TestCell from, int rows, int columns);
 
@@ -35,43 +37,55 @@ final class TestCell extends TextField {
     void lookAt(TestCell cell);
   }
 
+  /** Readings of a lift; one that is not retyped keeps what it was read at. */
+  private static final class OfReadings implements Grammar<List<BenchReading>> {
+    private List<BenchReading> before = List.of();
+
+    @Override
+    public List<BenchReading> read(String text, UnitSystem units) throws NotationException {
+      return ReadingNotation.read(text, units, before);
+    }
+
+    @Override
+    public String written(List<BenchReading> value, UnitSystem units) {
+      return ReadingNotation.text(value, units);
+    }
+  }
+
   private final Sheet sheet;
+  private final OfReadings grammar;
   private final int test;
   private final double liftMm;
   private final Tooltip tip = new Tooltip();
-  private List<BenchReading> readings = List.of();
-  private String written = "";
-  private String flow = "";
 
   TestCell(Sheet sheet, FlowTest test, double liftMm) {
+    this(sheet, new OfReadings(), test, liftMm);
+  }
+
+  private TestCell(Sheet sheet, OfReadings grammar, FlowTest test, double liftMm) {
+    super(
+        idOf(test.id(), liftMm),
+        grammar,
+        sheet::words,
+        sheet.messages(),
+        (gesture, readings) -> sheet.take(test.id(), liftMm, readings));
     this.sheet = sheet;
+    this.grammar = grammar;
     this.test = test.id();
     this.liftMm = liftMm;
-    setId(idOf(test.id(), liftMm));
-    setAccessibleText(test.name() + " at " + sheet.units().lengthText(liftMm));
-    getStyleClass().addAll("reading-cell", "plain");
+    named(
+        sheet
+            .words()
+            .text(
+                "prove.cell",
+                "test",
+                test.name(),
+                "lift",
+                sheet.words().units().lengthText(liftMm)));
+    getStyleClass().add(getStyleClass().size() - 1, "reading-cell");
     setTooltip(tip);
     setPrefColumnCount(5);
-    setOnAction(
-        e -> {
-          if (commit()) {
-            sheet.go(this, 1, 0);
-          }
-        });
-    focusedProperty()
-        .addListener(
-            (o, was, is) -> {
-              if (is) {
-                if (!isWrong()) {
-                  setText(written);
-                }
-                selectAll();
-                sheet.lookAt(this);
-              } else if (commit()) {
-                setText(flow);
-              }
-            });
-    addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+    onEntered(() -> sheet.go(this, 1, 0));
   }
 
   /** The id of a cell: "test-3-2000" is test 3 at 2 mm. */
@@ -87,34 +101,35 @@ final class TestCell extends TextField {
     return liftMm;
   }
 
-  private void key(KeyEvent e) {
+  @Override
+  protected void looked() {
+    sheet.lookAt(this);
+  }
+
+  @Override
+  protected boolean key(KeyEvent e) {
     boolean whole = getSelection().getLength() == getLength();
     switch (e.getCode()) {
-      case ESCAPE -> {
-        setText(written);
-        selectAll();
-        Styles.state(this, "plain");
-        sheet.tell("");
-      }
       case UP -> move(-1, 0);
       case DOWN -> move(1, 0);
       case LEFT -> {
         if (!whole && getCaretPosition() > 0) {
-          return;
+          return false;
         }
         move(0, -1);
       }
       case RIGHT -> {
         if (!whole && getCaretPosition() < getLength()) {
-          return;
+          return false;
         }
         move(0, 1);
       }
       default -> {
-        return;
+        return false;
       }
     }
     e.consume();
+    return true;
   }
 
   private void move(int rows, int columns) {
@@ -134,61 +149,23 @@ final class TestCell extends TextField {
     }
   }
 
-  /** Takes what was typed; an empty cell takes its readings back. Whether it could be taken. */
-  private boolean commit() {
-    boolean shown = !isFocused() && getText().equals(flow);
-    if (shown || getText().strip().equals(written)) {
-      Styles.state(this, isWrong() ? "plain" : getStyleClass().getLast());
-      return true;
-    }
-    try {
-      sheet.take(this, ReadingNotation.read(getText(), sheet.units(), readings));
-      sheet.tell("");
-      return true;
-    } catch (NotationException | IllegalArgumentException e) {
-      Styles.state(this, "wrong");
-      sheet.tell(
-          "✗ "
-              + getAccessibleText()
-              + ": "
-              + e.getMessage()
-              + (written.isEmpty() ? "" : "; still " + written));
-      return false;
-    }
-  }
-
-  /** What has been typed and not been taken, if anything. */
-  Optional<String> halfTyped() {
-    boolean own = isWrong() || isFocused();
-    return own && !getText().strip().equals(written) ? Optional.of(getText()) : Optional.empty();
-  }
-
-  private boolean isWrong() {
-    return getStyleClass().getLast().equals("wrong");
-  }
-
   /**
-   * Shows what is noted; what is being typed is left alone. With the keyboard on it a cell shows
-   * what was read, otherwise what that comes to.
+   * Shows what is noted. With the keyboard on it a cell shows what was read, otherwise what that
+   * comes to.
    *
    * @param comesTo flow at the standard depression, in words
    */
   void show(Optional<LiftReadings> noted, String comesTo, Optional<String> doubt) {
     List<BenchReading> now = noted.map(LiftReadings::readings).orElse(List.of());
-    boolean same = now.equals(readings);
-    boolean typing = same && (isWrong() || isFocused() && !getText().strip().equals(written));
-    readings = now;
-    written = ReadingNotation.text(now, sheet.units());
-    flow = comesTo;
-    if (!typing) {
-      setText(isFocused() ? written : flow);
-      Styles.state(this, doubt.isPresent() ? "doubtful" : "plain");
-    }
+    grammar.before = now;
+    show(now, Optional.of(comesTo), doubt.isPresent() ? "doubtful" : "plain");
     String remarks = noted.map(LiftReadings::remarks).orElse("");
+    Words words = sheet.words();
     tip.setText(
         doubt.orElse(
             now.isEmpty()
-                ? "Readings; repeats with ; between them"
-                : "Read: " + written + (remarks.isBlank() ? "" : "\n" + remarks)));
+                ? words.text("prove.cell.how")
+                : words.text("prove.cell.read", "readings", written())
+                    + (remarks.isBlank() ? "" : "\n" + remarks)));
   }
 }

@@ -5,21 +5,24 @@ import finebore.bench.BenchReading;
 import finebore.bench.Comparison;
 import finebore.bench.FlowTest;
 import finebore.bench.LiftReadings;
-import finebore.bench.ReadingNotation;
 import finebore.bench.SuspectReading;
+import finebore.code.RuleViolation;
+import finebore.desk.session.JobSession;
+import finebore.desk.session.Messages;
 import finebore.desk.session.ProveState;
 import finebore.desk.session.ProveState.Shown;
 import finebore.flow.Bands.Band;
-import finebore.seat.Cut;
-import finebore.units.NotationException;
-import finebore.units.UnitSystem;
+import finebore.reports.Spoken;
+import finebore.words.Notation;
+import finebore.words.NotationException;
+import finebore.words.ReadingNotation;
+import finebore.words.UnitSystem;
+import finebore.words.Words;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.geometry.HPos;
 import javafx.scene.Node;
@@ -41,7 +44,7 @@ final class TestSheet extends VBox implements TestCell.Sheet {
   private static final double LIFT_PX = 64;
 
   private final ProveState state;
-  private final Consumer<String> told;
+  private final JobSession session;
   private final Supplier<Double> textScale;
   private final GridPane grid = new GridPane();
   private final ScrollPane scroll = new ScrollPane(grid);
@@ -58,11 +61,11 @@ final class TestSheet extends VBox implements TestCell.Sheet {
   private int lastLookedAt = -1;
   private int lastRoom;
 
-  TestSheet(ProveState state, Consumer<String> told, Supplier<Double> textScale) {
+  TestSheet(ProveState state, JobSession session, Supplier<Double> textScale) {
     super(4);
     this.textScale = textScale;
     this.state = state;
-    this.told = told;
+    this.session = session;
     setId("test-sheet");
     grid.getStyleClass().add("reading-grid");
     grid.setHgap(3);
@@ -70,8 +73,8 @@ final class TestSheet extends VBox implements TestCell.Sheet {
     VBox.setVgrow(scroll, Priority.ALWAYS);
     earlier.setId("tests-earlier");
     later.setId("tests-later");
-    earlier.setAccessibleText("Earlier tests");
-    later.setAccessibleText("Later tests");
+    earlier.setAccessibleText(session.say("prove.earlier"));
+    later.setAccessibleText(session.say("prove.later"));
     earlier.getStyleClass().add("icon-button");
     later.getStyleClass().add("icon-button");
     earlier.setOnAction(e -> turn(-1));
@@ -119,12 +122,15 @@ final class TestSheet extends VBox implements TestCell.Sheet {
     }
     which.setText(
         shown.tests().isEmpty()
-            ? "No flow tests of the " + shown.port().word() + " yet."
-            : "Flow brought to "
-                + shown.job().units().pressureText(shown.job().test().depressionPa())
-                + ", "
-                + shown.job().units().flow().symbol()
-                + "; a cell opens to what was read.");
+            ? shown.words().text("prove.none", "port", shown.port())
+            : shown
+                .words()
+                .text(
+                    "prove.sheet",
+                    "depression",
+                    shown.units().pressureText(shown.job().test().depressionPa()),
+                    "unit",
+                    shown.units().flow().symbol()));
     boolean pages = shown.tests().size() > visible.size();
     earlier.setVisible(pages);
     later.setVisible(pages);
@@ -221,7 +227,9 @@ final class TestSheet extends VBox implements TestCell.Sheet {
     boolean looked = shown.test().filter(t -> t.id() == test.id()).isPresent();
     boolean against = shown.reference().filter(t -> t.id() == test.id()).isPresent();
     int number = shown.job().bench().numberOf(test);
-    head.setText((against ? "vs " : "") + number + " " + test.name());
+    Words words = shown.words();
+    String name = number + " " + test.name();
+    head.setText(against ? words.text("prove.reference.head", "test", name) : name);
     head.getTooltip()
         .setText(
             number
@@ -230,7 +238,7 @@ final class TestSheet extends VBox implements TestCell.Sheet {
                 + "\n"
                 + test.setUp().seat()
                 + ", "
-                + test.setUp().state().words()
+                + words.say(test.setUp().state().message())
                 + test.date().map(d -> ", " + d).orElse("")
                 + (test.changed().isBlank() ? "" : "\n" + test.changed()));
     head.setStyle(
@@ -246,9 +254,9 @@ final class TestSheet extends VBox implements TestCell.Sheet {
   /** A lift, the first of each band with the band's name. */
   private static void lift(Label label, double lift, boolean first, Shown shown) {
     Band band = band(lift, shown);
-    UnitSystem units = shown.job().units();
-    String number = units == UnitSystem.METRIC ? Cut.angleText(lift) : units.shortLength(lift);
-    label.setText(first ? band.name().toLowerCase(Locale.ROOT) + "  " + number : number);
+    UnitSystem units = shown.units();
+    String number = units == UnitSystem.METRIC ? units.lengthNumber(lift) : units.shortLength(lift);
+    label.setText(first ? shown.words().name(band) + "  " + number : number);
     boolean past = lift > shown.job().group(shown.port()).cam().maxLiftMm() + 1e-6;
     label.setStyle(past ? "-fx-text-fill: -fb-muted;" : "");
   }
@@ -266,9 +274,9 @@ final class TestSheet extends VBox implements TestCell.Sheet {
       Optional<LiftReadings> noted = test.at(lift);
       Optional<String> doubt =
           looked
-              ? shown.doubts().stream()
+              ? shown.suspects().stream()
                   .filter(d -> Math.abs(d.liftMm() - lift) < FlowTest.SAME_LIFT_MM)
-                  .map((SuspectReading d) -> shown.book().words(d))
+                  .map((SuspectReading d) -> Spoken.suspect(d, shown.words()))
                   .findFirst()
               : Optional.empty();
       cells.get(TestCell.idOf(test.id(), lift)).show(noted, comesTo(test, lift, shown), doubt);
@@ -276,7 +284,7 @@ final class TestSheet extends VBox implements TestCell.Sheet {
           marks.get("mark-" + test.id() + "-" + Math.round(lift * 1000)),
           noted,
           comparison.flatMap(c -> c.at(lift)),
-          shown.job().units());
+          shown.units());
     }
   }
 
@@ -288,12 +296,12 @@ final class TestSheet extends VBox implements TestCell.Sheet {
         .at(lift)
         .map(
             l ->
-                shown.job().units().flowNumber(l.meanM3s())
+                shown.units().flowNumber(l.meanM3s())
                     + (l.flowsM3s().size() > 1 ? " ×" + l.flowsM3s().size() : ""))
         .orElse(
             test.at(lift)
                 .filter(n -> !n.readings().isEmpty())
-                .map(n -> ReadingNotation.text(n.readings(), shown.job().units()))
+                .map(n -> ReadingNotation.text(n.readings(), shown.units()))
                 .orElse(""));
   }
 
@@ -316,13 +324,18 @@ final class TestSheet extends VBox implements TestCell.Sheet {
   }
 
   @Override
-  public UnitSystem units() {
-    return state.shown().get().job().units();
+  public Words words() {
+    return session.words();
   }
 
   @Override
-  public void take(TestCell cell, List<BenchReading> readings) {
-    state.edit(book -> with(book, cell.test(), cell.liftMm(), readings));
+  public Messages messages() {
+    return session.messages();
+  }
+
+  @Override
+  public void take(int test, double liftMm, List<BenchReading> readings) {
+    state.edit(book -> with(book, test, liftMm, readings));
   }
 
   private static BenchBook with(
@@ -330,11 +343,6 @@ final class TestSheet extends VBox implements TestCell.Sheet {
     return book.test(test)
         .map(t -> book.with(t.with(t.noted(lift).withReadings(readings))))
         .orElse(book);
-  }
-
-  @Override
-  public void tell(String words) {
-    told.accept(words);
   }
 
   @Override
@@ -387,42 +395,92 @@ final class TestSheet extends VBox implements TestCell.Sheet {
                         .orElse(rows.getFirst())));
   }
 
-  /** A block goes down the lifts and along the tests, as one edit; what does not fit is said. */
+  /**
+   * A block goes down the lifts and along the tests, as one edit; what does not fit is said. Where
+   * its first of two columns are lifts, each reading goes to its lift.
+   */
   @Override
   public void paste(TestCell from, String block) {
+    List<String[]> lines = new ArrayList<>();
+    for (String line : block.strip().split("\\R")) {
+      lines.add(line.split("\t", -1));
+    }
     List<String> refused = new ArrayList<>();
-    int row = rows.indexOf(from.liftMm());
-    int column = columns.indexOf(from.test());
-    BenchBook book = state.shown().get().job().bench();
-    BenchBook changed = book;
+    List<Double> lifts = liftsOf(lines);
+    BenchBook changed = state.shown().get().job().bench();
     int taken = 0;
-    String[] lines = block.strip().split("\\R");
-    for (int r = 0; r < lines.length; r++) {
-      String[] texts = lines[r].split("\t", -1);
-      for (int c = 0; c < texts.length; c++) {
+    for (int r = 0; r < lines.size(); r++) {
+      String[] texts = lines.get(r);
+      for (int c = lifts.isEmpty() ? 0 : 1; c < texts.length; c++) {
         if (texts[c].isBlank()) {
           continue;
         }
-        if (row + r >= rows.size() || column + c >= columns.size()) {
-          refused.add(
-              "row " + (r + 1) + " \"" + texts[c].strip() + "\": past the end of the sheet");
+        int row = rows.indexOf(from.liftMm()) + r;
+        int column = columns.indexOf(from.test()) + c - (lifts.isEmpty() ? 0 : 1);
+        if (lifts.isEmpty() && row >= rows.size() || column >= columns.size()) {
+          refused.add(session.say("prove.paste.past", "row", r + 1, "text", texts[c].strip()));
           continue;
         }
         try {
-          List<BenchReading> readings = ReadingNotation.read(texts[c], units(), List.of());
-          changed = with(changed, columns.get(column + c), rows.get(row + r), readings);
+          List<BenchReading> readings = ReadingNotation.read(texts[c], session.units(), List.of());
+          double lift = lifts.isEmpty() ? rows.get(row) : onSheet(lifts.get(r));
+          changed = with(changed, columns.get(column), lift, readings);
           taken++;
-        } catch (NotationException | IllegalArgumentException e) {
-          refused.add("row " + (r + 1) + ": " + e.getMessage());
+        } catch (NotationException e) {
+          refused.add(refusal(r, words().say(e)));
+        } catch (RuleViolation e) {
+          refused.add(refusal(r, words().say(e)));
         }
       }
     }
     BenchBook all = changed;
     state.edit(b -> all);
-    told.accept(
-        (refused.isEmpty() ? "" : "✗ ")
-            + taken
-            + " readings pasted"
-            + (refused.isEmpty() ? "" : ", not taken: " + String.join("; ", refused)));
+    String said =
+        session.say(lifts.isEmpty() ? "prove.pasted" : "prove.pasted.lifts", "count", taken);
+    if (refused.isEmpty()) {
+      session.messages().note("test-sheet", said);
+    } else {
+      session
+          .messages()
+          .refuse(
+              "test-sheet",
+              session.say(
+                  "prove.pasted.refused", "taken", said, "refused", String.join("; ", refused)));
+    }
+  }
+
+  private String refusal(int row, String why) {
+    return session.say("prove.paste.row", "row", row + 1, "why", why);
+  }
+
+  /** The lifts in the first of two columns; none where that column holds something else. */
+  private List<Double> liftsOf(List<String[]> lines) {
+    if (lines.size() < 2 || lines.stream().anyMatch(l -> l.length != 2)) {
+      return List.of();
+    }
+    List<Double> lifts = new ArrayList<>();
+    for (String[] line : lines) {
+      try {
+        lifts.add(Notation.length(line[0], session.units()));
+      } catch (NotationException e) {
+        return List.of();
+      }
+    }
+    for (int k = 1; k < lifts.size(); k++) {
+      if (lifts.get(k) <= lifts.get(k - 1)) {
+        return List.of();
+      }
+    }
+    // Flows rise over lift too, but they do not fall on the sheet's lifts.
+    long onRows = lifts.stream().filter(l -> rows.contains(onSheet(l))).count();
+    return 2 * onRows >= lifts.size() ? List.copyOf(lifts) : List.of();
+  }
+
+  /** The sheet's own lift where it is the same. */
+  private double onSheet(double lift) {
+    return rows.stream()
+        .filter(r -> Math.abs(r - lift) < FlowTest.SAME_LIFT_MM)
+        .findFirst()
+        .orElse(lift);
   }
 }

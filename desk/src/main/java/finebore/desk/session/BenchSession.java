@@ -4,6 +4,7 @@ import finebore.bench.BenchBook;
 import finebore.bench.CheckPlate;
 import finebore.bench.FlowTest;
 import finebore.bench.PlateCheck;
+import finebore.code.RuleViolation;
 import finebore.instruments.BenchLink;
 import finebore.instruments.BenchLink.LinkLost;
 import finebore.instruments.BenchRun;
@@ -64,8 +65,7 @@ public final class BenchSession {
       boolean trouble,
       int taken) {
 
-    static final Status IDLE =
-        new Status(Phase.IDLE, Optional.empty(), 0, "The bench stands still.", false, 0);
+    static final Status IDLE = new Status(Phase.IDLE, Optional.empty(), 0, "", false, 0);
 
     Status saying(String changed, boolean isTrouble) {
       return new Status(phase, sample, settled, changed, isTrouble, taken);
@@ -79,7 +79,7 @@ public final class BenchSession {
 
   private final JobSession session;
   private final Path folder;
-  private final ReadOnlyObjectWrapper<Status> status = new ReadOnlyObjectWrapper<>(Status.IDLE);
+  private ReadOnlyObjectWrapper<Status> status = new ReadOnlyObjectWrapper<>(Status.IDLE);
   private BenchRun.Pace pace = wait -> Thread.sleep(wait);
   private Optional<BenchRun> running = Optional.empty();
   private Optional<SimulatedBench> simulated = Optional.empty();
@@ -89,6 +89,11 @@ public final class BenchSession {
   public BenchSession(JobSession session, DeskFolder desk) {
     this.session = session;
     this.folder = desk.file("runs");
+  }
+
+  /** Whoever showed the bench is no longer told of anything: it is to be built anew. */
+  public void forgetViews() {
+    status = new ReadOnlyObjectWrapper<>(status.get());
   }
 
   public ReadOnlyObjectProperty<Status> status() {
@@ -197,8 +202,8 @@ public final class BenchSession {
               Optional.empty(),
               0,
               platesFirst || phase == Phase.CHECKING
-                  ? "Reading the check plates ..."
-                  : "Going through the lifts ...",
+                  ? session.say("bench.readingPlates")
+                  : session.say("bench.throughLifts"),
               false,
               0));
       Thread.ofPlatform()
@@ -211,17 +216,25 @@ public final class BenchSession {
                         ? run.checkPlates()
                         : BenchRun.Outcome.DONE;
                 if (outcome.done() && phase == Phase.RUNNING) {
-                  tell(mine, jobMark, () -> say("Going through the lifts ...", false));
+                  tell(mine, jobMark, () -> say(session.say("bench.throughLifts"), false));
                   outcome = run.run();
                 }
                 bench.close();
                 BenchRun.Outcome end = outcome;
                 tell(mine, jobMark, () -> ended(end, phase));
               });
-    } catch (LinkLost | IOException | IllegalArgumentException e) {
-      running = Optional.empty();
-      status.set(Status.IDLE.saying(e.getMessage(), true));
+    } catch (LinkLost e) {
+      cannotBegin(session.words().say(e.loss()));
+    } catch (RuleViolation e) {
+      cannotBegin(session.words().say(e));
+    } catch (IOException e) {
+      cannotBegin(session.say("bench.journal", "cause", String.valueOf(e.getMessage())));
     }
+  }
+
+  private void cannotBegin(String why) {
+    running = Optional.empty();
+    status.set(Status.IDLE.saying(why, true));
   }
 
   private BenchLink link(FlowTest test) throws LinkLost {
@@ -243,12 +256,13 @@ public final class BenchSession {
     String words =
         outcome
             .trouble()
+            .map(t -> session.words().say(t))
             .orElse(
                 outcome.done()
                     ? phase == Phase.CHECKING
-                        ? "The ranges are checked."
-                        : "Done: " + taken + " readings taken."
-                    : "Stopped. What was read is kept; it can go on.");
+                        ? session.say("bench.checked")
+                        : session.say("bench.done", "count", taken)
+                    : session.say("bench.stopped"));
     status.set(status.get().in(Phase.IDLE).saying(words, outcome.trouble().isPresent()));
   }
 

@@ -3,6 +3,7 @@ package finebore.desk.session;
 import finebore.desk.theme.Theme;
 import finebore.formats.FileProblem;
 import finebore.formats.SafeFile;
+import finebore.words.Language;
 import java.io.IOException;
 import java.io.StringReader;
 import java.nio.charset.StandardCharsets;
@@ -96,6 +97,22 @@ public final class DeskFolder {
   public void keepTheme(Theme theme) {
     settings.setProperty("theme", theme.id());
     store();
+  }
+
+  /** The language the user has chosen, by its tag. */
+  public Language language() {
+    return Language.of(settings.getProperty("language", Language.ENGLISH.tag()))
+        .orElse(Language.ENGLISH);
+  }
+
+  public void keepLanguage(Language language) {
+    settings.setProperty("language", language.tag());
+    store();
+  }
+
+  /** Where the shop keeps practices of its own. */
+  public Path practices() {
+    return folder.resolve("practices");
   }
 
   /** Text size, 1 to 1.5. */

@@ -4,15 +4,18 @@ import finebore.cutting.Cutter;
 import finebore.formats.FileProblem;
 import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
+import finebore.formats.PracticeFiles;
 import finebore.formats.RackFile;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
-import finebore.job.Pairing;
 import finebore.job.Plan;
 import finebore.practice.Cure;
-import finebore.practice.PlanFindings;
-import finebore.study.PlanStudy;
-import finebore.units.UnitSystem;
+import finebore.practice.Practice;
+import finebore.reports.GroupFindings;
+import finebore.valve.Pairing;
+import finebore.words.Language;
+import finebore.words.UnitSystem;
+import finebore.words.Words;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -32,21 +35,24 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
  */
 public final class JobSession {
 
-  private final ReadOnlyObjectWrapper<SeatView> work = new ReadOnlyObjectWrapper<>();
-  private final ReadOnlyObjectWrapper<SeatPlace> seat = new ReadOnlyObjectWrapper<>();
-  private final ReadOnlyObjectWrapper<Optional<Cure>> tried =
+  private ReadOnlyObjectWrapper<SeatView> work = new ReadOnlyObjectWrapper<>();
+  private ReadOnlyObjectWrapper<SeatPlace> seat = new ReadOnlyObjectWrapper<>();
+  private ReadOnlyObjectWrapper<Optional<Cure>> tried =
       new ReadOnlyObjectWrapper<>(Optional.empty());
-  private final ReadOnlyObjectWrapper<Optional<Path>> file =
+  private ReadOnlyObjectWrapper<Optional<Path>> file =
       new ReadOnlyObjectWrapper<>(Optional.empty());
-  private final ReadOnlyBooleanWrapper changed = new ReadOnlyBooleanWrapper();
-  private final ReadOnlyBooleanWrapper canUndo = new ReadOnlyBooleanWrapper();
-  private final ReadOnlyBooleanWrapper canRedo = new ReadOnlyBooleanWrapper();
+  private ReadOnlyBooleanWrapper changed = new ReadOnlyBooleanWrapper();
+  private ReadOnlyBooleanWrapper canUndo = new ReadOnlyBooleanWrapper();
+  private ReadOnlyBooleanWrapper canRedo = new ReadOnlyBooleanWrapper();
   private JobDocument document;
   private UndoHistory edits;
   private Job saved;
   private boolean showFound;
   private OptionalInt steps = OptionalInt.empty();
   private List<Cutter> rack = RackFile.shipped();
+  private Messages messages = new Messages();
+  private Language language = Language.ENGLISH;
+  private List<Practice> practices = PracticeFiles.all();
   private int generation;
 
   public JobSession(JobDocument document, Optional<Path> file) {
@@ -57,6 +63,7 @@ public final class JobSession {
   public void load(JobDocument opened, Optional<Path> from) {
     generation++;
     document = opened;
+    messages.clear();
     edits = new UndoHistory(opened.job());
     saved = opened.job();
     showFound = false;
@@ -119,7 +126,65 @@ public final class JobSession {
   }
 
   public UnitSystem units() {
-    return job().units();
+    return UnitSystem.of(job().units());
+  }
+
+  /** Sentences in the user's language and the job's units. */
+  public Words words() {
+    return Words.of(language, job().units());
+  }
+
+  /** A sentence with names and values in turn. */
+  public String say(String key, Object... named) {
+    return words().text(key, named);
+  }
+
+  public Language language() {
+    return language;
+  }
+
+  /**
+   * Speaks another language from now on. Whoever showed something is no longer told of anything: it
+   * is to be built anew.
+   */
+  public void speak(Language changed) {
+    language = changed;
+    work = new ReadOnlyObjectWrapper<>(work.get());
+    seat = new ReadOnlyObjectWrapper<>(seat.get());
+    tried = new ReadOnlyObjectWrapper<>(tried.get());
+    file = new ReadOnlyObjectWrapper<>(file.get());
+    this.changed = new ReadOnlyBooleanWrapper(this.changed.get());
+    canUndo = new ReadOnlyBooleanWrapper(canUndo.get());
+    canRedo = new ReadOnlyBooleanWrapper(canRedo.get());
+    messages = new Messages();
+    refresh();
+  }
+
+  /** What is said to the hand that types. */
+  public Messages messages() {
+    return messages;
+  }
+
+  /** The practices to choose from, those of the shop among them. */
+  public List<Practice> practices() {
+    return practices;
+  }
+
+  public void usePractices(List<Practice> changed) {
+    practices = List.copyOf(changed);
+    refresh();
+  }
+
+  /** The practice the job follows, or the mildest where there is none of its id. */
+  public Practice practice() {
+    return practice(job());
+  }
+
+  private Practice practice(Job of) {
+    return practices.stream()
+        .filter(p -> p.id().equals(of.practice()))
+        .findFirst()
+        .orElse(practices.getFirst());
   }
 
   /** The job with what its file held besides. */
@@ -132,7 +197,7 @@ public final class JobSession {
    *
    * @param gesture name of the drag or run of nudges the change belongs to, empty for a change of
    *     its own
-   * @throws IllegalArgumentException if the changed job cannot be; the job stays as it was
+   * @throws finebore.code.RuleViolation if the changed job cannot be; the job stays as it was
    */
   public void edit(String gesture, UnaryOperator<Job> change) {
     Job next = change.apply(job());
@@ -180,26 +245,9 @@ public final class JobSession {
     rack = List.copyOf(cutters);
   }
 
-  /**
-   * What keeps the plan looked at from being marked ready, over all seats that follow it: the
-   * seat's label and the fault. Empty when nothing does.
-   */
-  public Optional<String> blocked() {
-    Plan plan = job().planOf(seat.get());
-    for (SeatPlace place : job().engine().seats()) {
-      if (place.port() != seat.get().port()
-          || !place.equals(seat.get())
-              && (job().isException(place) || job().isException(seat.get()))) {
-        continue;
-      }
-      PlanStudy study = PlanStudy.of(job(), place, plan, Optional.of(work.get().plan().found()));
-      var faults =
-          PlanFindings.blockers(PlanFindings.of(study, work.get().practice(), job().units()));
-      if (!faults.isEmpty()) {
-        return Optional.of(place.label() + ": " + faults.getFirst().what());
-      }
-    }
-    return Optional.empty();
+  /** What the plan looked at makes of every seat that follows it. */
+  public GroupFindings group() {
+    return work.get().followers();
   }
 
   /** Goes one operation back or on; past the last stands the finished metal. */
@@ -261,10 +309,7 @@ public final class JobSession {
   }
 
   public void switchUnits() {
-    edit(
-        "",
-        job ->
-            job.withUnits(job.units() == UnitSystem.METRIC ? UnitSystem.INCH : UnitSystem.METRIC));
+    edit("", job -> job.withUnits(job.units().other()));
   }
 
   /** Shows what a cure would do, without changing the job. */
@@ -325,7 +370,11 @@ public final class JobSession {
 
   private SeatView workOf(Job shown) {
     return SeatView.of(
-        shown, new SeatView.View(seatIn(shown), showFound, steps), Optional.ofNullable(work.get()));
+        shown,
+        Words.of(language, shown.units()),
+        practice(shown),
+        new SeatView.View(seatIn(shown), showFound, steps),
+        Optional.ofNullable(work.get()));
   }
 
   private void publish(SeatView next) {

@@ -5,12 +5,15 @@ import finebore.bench.Comparison;
 import finebore.bench.FlowTest;
 import finebore.bench.LiftReadings;
 import finebore.bench.SuspectReading;
+import finebore.bench.UnitMixUp;
+import finebore.calibration.PredictionConfidence;
+import finebore.calibration.TestBook;
+import finebore.calibration.TestedSeat;
 import finebore.job.Job;
 import finebore.job.Port;
-import finebore.study.PredictionConfidence;
 import finebore.study.SeatStudy;
-import finebore.study.TestBook;
-import finebore.study.TestedSeat;
+import finebore.words.UnitSystem;
+import finebore.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -29,6 +32,10 @@ public final class ProveState {
   private OptionalInt reference = OptionalInt.empty();
   private double liftMm;
   private boolean visible;
+  private TestBook book;
+
+  /** More rows than this are no sheet any more. */
+  private static final int MOST_ROWS = 60;
 
   public ProveState(JobSession session) {
     this.session = session;
@@ -47,6 +54,7 @@ public final class ProveState {
   /**
    * What the Prove station shows.
    *
+   * @param words sentences in the job's units
    * @param tests of the kind of seat looked at, in the order they were made
    * @param test the one looked at
    * @param reference the one it is held against
@@ -55,12 +63,15 @@ public final class ProveState {
    * @param study the model of the tested seat, at these lifts
    * @param referenceStudy the same of the reference
    * @param predicted frozen with the test, or made now where nothing was
+   * @param suspects readings to be looked at again
+   * @param mixUp whether its flows look as if they were in the wrong unit
    */
   public record Shown(
       Job job,
+      Words words,
       Port port,
       TestBook book,
-      PredictionConfidence outlook,
+      PredictionConfidence confidence,
       List<FlowTest> tests,
       Optional<FlowTest> test,
       Optional<FlowTest> reference,
@@ -70,11 +81,39 @@ public final class ProveState {
       Optional<SeatStudy> study,
       Optional<SeatStudy> referenceStudy,
       List<FlowTest.Predicted> predicted,
-      List<SuspectReading> doubts) {
+      List<SuspectReading> suspects,
+      Optional<UnitMixUp> mixUp) {
+
+    public UnitSystem units() {
+      return words.units();
+    }
 
     /** What is noted at the lift looked at, or nothing yet. */
     public LiftReadings atLift() {
       return test.map(t -> t.noted(liftMm)).orElseGet(() -> LiftReadings.of(liftMm, List.of()));
+    }
+
+    /** The same at another lift. */
+    Shown at(double otherMm) {
+      return otherMm == liftMm
+          ? this
+          : new Shown(
+              job,
+              words,
+              port,
+              book,
+              confidence,
+              tests,
+              test,
+              reference,
+              comparison,
+              otherMm,
+              liftsMm,
+              study,
+              referenceStudy,
+              predicted,
+              suspects,
+              mixUp);
     }
 
     /** Head of the valve tested, or of the one that was found. */
@@ -140,10 +179,13 @@ public final class ProveState {
   private Shown now() {
     Job job = session.job();
     Port port = session.seat().get().port();
-    TestBook book = TestBook.of(job);
-    PredictionConfidence outlook =
+    // A look at another lift or test changes no test, so none is reduced again.
+    if (book == null || !book.job().equals(job)) {
+      book = TestBook.of(job);
+    }
+    PredictionConfidence confidence =
         session.work().get().job().equals(job)
-            ? session.work().get().outlook()
+            ? session.work().get().confidence()
             : PredictionConfidence.of(job, port);
     List<FlowTest> tests =
         job.bench().tests().stream()
@@ -157,34 +199,51 @@ public final class ProveState {
             .or(() -> looked.flatMap(FlowTest::after).flatMap(id -> job.bench().test(id)))
             .or(() -> tests.stream().findFirst())
             .filter(r -> looked.isPresent() && r.id() != looked.get().id());
-    TreeSet<Double> lifts = new TreeSet<>(job.test().liftsMm());
-    looked.ifPresent(t -> add(lifts, t));
-    against.ifPresent(t -> add(lifts, t));
-    if (lifts.stream().noneMatch(l -> Math.abs(l - liftMm) < FlowTest.SAME_LIFT_MM)) {
-      liftMm = lifts.first();
+    List<Double> rows = rows(job, looked, against);
+    if (rows.stream().noneMatch(l -> Math.abs(l - liftMm) < FlowTest.SAME_LIFT_MM)) {
+      liftMm = rows.getFirst();
     }
-    List<Double> rows = new ArrayList<>(lifts).subList(0, Math.min(60, lifts.size()));
+    Shown before = shown.get();
+    boolean same =
+        before != null
+            && before.book() == book
+            && before.test().equals(looked)
+            && before.reference().equals(against)
+            && before.liftsMm().equals(rows)
+            && before.words().language().equals(session.words().language());
+    if (same) {
+      return before.at(liftMm);
+    }
     return new Shown(
         job,
+        session.words(),
         port,
         book,
-        outlook,
+        confidence,
         tests,
         looked,
         against,
         looked.flatMap(t -> against.map(r -> book.compare(r, t))),
         liftMm,
         rows,
-        looked.map(t -> TestedSeat.study(job, t.setUp(), rows, outlook.calibration())),
-        against.map(t -> TestedSeat.study(job, t.setUp(), rows, outlook.calibration())),
+        looked.flatMap(t -> TestedSeat.study(job, t.setUp(), rows, confidence.calibration())),
+        against.flatMap(t -> TestedSeat.study(job, t.setUp(), rows, confidence.calibration())),
         looked
             .map(
                 t ->
                     t.predicted().isEmpty()
-                        ? TestedSeat.predict(job, t.setUp(), rows, outlook)
+                        ? TestedSeat.predict(job, t.setUp(), rows, confidence)
                         : t.predicted())
             .orElse(List.of()),
-        looked.map(t -> book.doubts(t, outlook.calibration())).orElse(List.of()));
+        looked.map(t -> book.suspects(t, confidence.calibration())).orElse(List.of()),
+        looked.flatMap(book::unitMixUp));
+  }
+
+  private static List<Double> rows(Job job, Optional<FlowTest> looked, Optional<FlowTest> against) {
+    TreeSet<Double> lifts = new TreeSet<>(job.test().liftsMm());
+    looked.ifPresent(t -> add(lifts, t));
+    against.ifPresent(t -> add(lifts, t));
+    return new ArrayList<>(lifts).subList(0, Math.min(MOST_ROWS, lifts.size()));
   }
 
   private static void add(TreeSet<Double> lifts, FlowTest test) {

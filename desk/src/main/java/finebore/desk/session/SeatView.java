@@ -1,23 +1,26 @@
 package finebore.desk.session;
 
+import finebore.calibration.PredictionConfidence;
 import finebore.cutting.SectionDifference;
 import finebore.flow.FlowChange;
-import finebore.formats.PracticeFiles;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Group;
 import finebore.job.Job;
-import finebore.job.Pairing;
 import finebore.job.Plan;
 import finebore.job.Port;
+import finebore.planning.GroupOutcome;
+import finebore.planning.PlanStudy;
 import finebore.practice.Finding;
-import finebore.practice.Findings;
-import finebore.practice.PlanFindings;
 import finebore.practice.Practice;
+import finebore.reports.GroupFindings;
+import finebore.rules.PlanFindings;
+import finebore.rules.SeatFindings;
 import finebore.seat.Cut;
 import finebore.seat.ShownCut;
-import finebore.study.PlanStudy;
-import finebore.study.PredictionConfidence;
 import finebore.study.SeatStudy;
+import finebore.valve.Pairing;
+import finebore.words.UnitSystem;
+import finebore.words.Words;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -26,27 +29,31 @@ import java.util.OptionalInt;
  * All that the screens show of one seat, worked out in one go.
  *
  * @param job the job, or the previewed one
+ * @param words sentences in the job's units
  * @param place the seat
  * @param showFound whether the found state is the one looked at
  * @param steps how many operations have been carried out in what is looked at
  * @param practice whose ranges and findings
  * @param plan the seat's plan worked out
+ * @param followers what that plan makes of every seat that follows it
  * @param shown study of the state looked at
  * @param difference metal between what was before and what is looked at
  * @param findings of the found state or of the whole plan
- * @param outlook how far the model may be trusted for this kind of seat
+ * @param confidence how far the model may be trusted for this kind of seat
  */
 public record SeatView(
     Job job,
+    Words words,
     SeatPlace place,
     boolean showFound,
     int steps,
     Practice practice,
     PlanStudy plan,
+    GroupFindings followers,
     SeatStudy shown,
     SectionDifference difference,
     List<Finding> findings,
-    PredictionConfidence outlook) {
+    PredictionConfidence confidence) {
 
   /**
    * What is looked at.
@@ -63,43 +70,45 @@ public record SeatView(
    * @param before what was worked out last; its found study is taken over where only the plan has
    *     changed
    */
-  public static SeatView of(Job job, View view, Optional<SeatView> before) {
-    Practice practice = PracticeFiles.orDefault(job.practice());
+  public static SeatView of(
+      Job job, Words words, Practice practice, View view, Optional<SeatView> before) {
     Plan follows = job.planOf(view.place());
     Optional<SeatView> same =
         before
             .filter(b -> b.place().equals(view.place()))
             .filter(b -> b.job().withPlan(view.place(), follows).equals(job));
-    PredictionConfidence outlook =
-        same.map(SeatView::outlook)
+    PredictionConfidence confidence =
+        same.map(SeatView::confidence)
             .orElseGet(() -> PredictionConfidence.of(job, view.place().port()));
-    Optional<SeatStudy> known =
-        same.map(b -> b.plan().found()).or(() -> found(job, view.place(), outlook));
-    PlanStudy plan = PlanStudy.of(job, view.place(), follows, known);
+    SeatStudy found =
+        same.map(SeatView::found)
+            .orElseGet(() -> PlanStudy.asFound(job, view.place(), confidence.calibration()));
+    PlanStudy plan = PlanStudy.of(job, view.place(), follows, found);
     int all = plan.cutting().steps().size();
     int steps = Math.min(view.steps().orElse(all), all);
-    SeatStudy shown =
-        view.found() ? plan.found() : steps == all ? plan.finished() : plan.after(job, steps);
+    SeatStudy shown = view.found() ? found : steps == all ? plan.finished() : plan.after(steps);
     List<Finding> findings =
         view.found()
-            ? Findings.of(shown, practice, view.place().port(), job.units())
-            : PlanFindings.of(plan, practice, job.units());
+            ? SeatFindings.of(
+                view.place().label(), view.place().port(), shown.fit(), shown.readings(), practice)
+            : PlanFindings.of(plan.outcome(), practice);
     return new SeatView(
         job,
+        words,
         view.place(),
         view.found(),
         steps,
         practice,
         plan,
+        GroupFindings.of(GroupOutcome.of(job, view.place()), practice),
         shown,
         plan.difference(view.steps().isPresent() ? steps : -1),
         findings,
-        outlook);
+        confidence);
   }
 
-  /** The seat as found, with the port that the outlook knows already. */
-  private static Optional<SeatStudy> found(Job job, SeatPlace place, PredictionConfidence outlook) {
-    return Optional.of(SeatStudy.asFound(job, place, outlook.calibration()));
+  public UnitSystem units() {
+    return words.units();
   }
 
   public Port port() {

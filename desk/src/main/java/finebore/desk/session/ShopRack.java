@@ -18,7 +18,7 @@ import java.util.Optional;
  * @param cutters those in it, or the shipped ones where it cannot be read
  * @param problem what is wrong with the file
  */
-public record ShopRack(Path file, List<Cutter> cutters, Optional<String> problem) {
+public record ShopRack(Path file, List<Cutter> cutters, Optional<FileProblem> problem) {
 
   /** Reads the rack of a folder, and puts the shipped one there where there is none. */
   public static ShopRack in(DeskFolder folder) {
@@ -29,7 +29,7 @@ public record ShopRack(Path file, List<Cutter> cutters, Optional<String> problem
       }
       return new ShopRack(file, RackFile.read(file), Optional.empty());
     } catch (FileProblem e) {
-      return new ShopRack(file, RackFile.shipped(), Optional.of(e.getMessage()));
+      return new ShopRack(file, RackFile.shipped(), Optional.of(e));
     }
   }
 }

@@ -25,9 +25,11 @@ final class Banner extends HBox {
   }
 
   private final Label text = new Label();
+  private final String closing;
 
-  Banner() {
+  Banner(String closing) {
     super(10);
+    this.closing = closing;
     setAlignment(Pos.CENTER_LEFT);
     text.setId("banner-text");
     text.setWrapText(true);
@@ -47,7 +49,7 @@ final class Banner extends HBox {
       Button close = new Button("✕");
       close.setId("close-banner");
       close.getStyleClass().add("icon-button");
-      close.setAccessibleText("Close the message");
+      close.setAccessibleText(closing);
       close.setOnAction(e -> clear());
       getChildren().add(close);
     }

@@ -2,9 +2,11 @@ package finebore.desk.shell;
 
 import finebore.formats.JobFile;
 import finebore.formats.JobPictures;
+import finebore.words.Words;
 import java.io.File;
 import java.nio.file.Path;
 import java.util.Optional;
+import java.util.function.Supplier;
 import javafx.stage.FileChooser;
 import javafx.stage.Window;
 
@@ -36,27 +38,29 @@ public interface FilePicker {
   Unsaved unsaved(String job);
 
   /** The system's own choosers. */
-  static FilePicker ofSystem(Window owner) {
-    return new SystemPicker(owner);
+  static FilePicker ofSystem(Window owner, Supplier<Words> words) {
+    return new SystemPicker(owner, words);
   }
 
   /** The system's own choosers. */
   final class SystemPicker implements FilePicker {
     private final Window owner;
+    private final Supplier<Words> words;
 
-    private SystemPicker(Window owner) {
+    private SystemPicker(Window owner, Supplier<Words> words) {
       this.owner = owner;
+      this.words = words;
     }
 
     @Override
     public Optional<Path> open() {
-      FileChooser chooser = jobs("Open a job");
+      FileChooser chooser = jobs(say("picker.open"));
       return Optional.ofNullable(chooser.showOpenDialog(owner)).map(File::toPath);
     }
 
     @Override
     public Optional<Path> save(String suggestion) {
-      FileChooser chooser = jobs("Save the job");
+      FileChooser chooser = jobs(say("picker.save"));
       chooser.setInitialFileName(suggestion + JobFile.EXTENSION);
       return Optional.ofNullable(chooser.showSaveDialog(owner)).map(File::toPath);
     }
@@ -64,12 +68,12 @@ public interface FilePicker {
     @Override
     public Optional<Path> saveCutSheet(String suggestion) {
       FileChooser chooser = new FileChooser();
-      chooser.setTitle("Write the cut sheet");
-      chooser.setInitialFileName(suggestion + " cut sheet.txt");
+      chooser.setTitle(say("picker.cutSheet"));
+      chooser.setInitialFileName(suggestion + " " + say("picker.cutSheet.name") + ".txt");
       chooser
           .getExtensionFilters()
           .addAll(
-              new FileChooser.ExtensionFilter("Text", "*.txt"),
+              new FileChooser.ExtensionFilter(say("picker.text"), "*.txt"),
               new FileChooser.ExtensionFilter("CSV", "*.csv"));
       return Optional.ofNullable(chooser.showSaveDialog(owner)).map(File::toPath);
     }
@@ -77,20 +81,20 @@ public interface FilePicker {
     @Override
     public Optional<Path> table() {
       FileChooser chooser = new FileChooser();
-      chooser.setTitle("Read flow tests");
+      chooser.setTitle(say("picker.table"));
       chooser
           .getExtensionFilters()
           .addAll(
-              new FileChooser.ExtensionFilter("Tables", "*.csv", "*.txt", "*.tsv"),
-              new FileChooser.ExtensionFilter("All files", "*"));
+              new FileChooser.ExtensionFilter(say("picker.tables"), "*.csv", "*.txt", "*.tsv"),
+              new FileChooser.ExtensionFilter(say("picker.all"), "*"));
       return Optional.ofNullable(chooser.showOpenDialog(owner)).map(File::toPath);
     }
 
     @Override
     public Optional<Path> saveTable(String suggestion) {
       FileChooser chooser = new FileChooser();
-      chooser.setTitle("Write the flow tests");
-      chooser.setInitialFileName(suggestion + " flow tests.csv");
+      chooser.setTitle(say("picker.saveTable"));
+      chooser.setInitialFileName(suggestion + " " + say("picker.saveTable.name") + ".csv");
       chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("CSV", "*.csv"));
       return Optional.ofNullable(chooser.showSaveDialog(owner)).map(File::toPath);
     }
@@ -98,23 +102,28 @@ public interface FilePicker {
     @Override
     public Optional<Path> picture() {
       FileChooser chooser = new FileChooser();
-      chooser.setTitle("A picture for the test");
+      chooser.setTitle(say("picker.picture"));
       chooser
           .getExtensionFilters()
           .add(
               new FileChooser.ExtensionFilter(
-                  "Pictures", JobPictures.ENDINGS.stream().map(e -> "*." + e).toList()));
+                  say("picker.pictures"),
+                  JobPictures.ENDINGS.stream().map(e -> "*." + e).toList()));
       return Optional.ofNullable(chooser.showOpenDialog(owner)).map(File::toPath);
     }
 
-    private static FileChooser jobs(String title) {
+    private String say(String key) {
+      return words.get().text(key);
+    }
+
+    private FileChooser jobs(String title) {
       FileChooser chooser = new FileChooser();
       chooser.setTitle(title);
       chooser
           .getExtensionFilters()
           .addAll(
-              new FileChooser.ExtensionFilter("Fine Bore jobs", "*" + JobFile.EXTENSION),
-              new FileChooser.ExtensionFilter("All files", "*"));
+              new FileChooser.ExtensionFilter(say("picker.jobs"), "*" + JobFile.EXTENSION),
+              new FileChooser.ExtensionFilter(say("picker.all"), "*"));
       return chooser;
     }
 
@@ -122,23 +131,23 @@ public interface FilePicker {
     public Unsaved unsaved(String job) {
       var save =
           new javafx.scene.control.ButtonType(
-              "Save", javafx.scene.control.ButtonBar.ButtonData.YES);
+              say("picker.unsaved.save"), javafx.scene.control.ButtonBar.ButtonData.YES);
       var drop =
           new javafx.scene.control.ButtonType(
-              "Drop the changes", javafx.scene.control.ButtonBar.ButtonData.NO);
+              say("picker.unsaved.drop"), javafx.scene.control.ButtonBar.ButtonData.NO);
       var stay =
           new javafx.scene.control.ButtonType(
-              "Stay here", javafx.scene.control.ButtonBar.ButtonData.CANCEL_CLOSE);
+              say("picker.unsaved.stay"), javafx.scene.control.ButtonBar.ButtonData.CANCEL_CLOSE);
       var alert =
           new javafx.scene.control.Alert(
               javafx.scene.control.Alert.AlertType.WARNING,
-              "\"" + job + "\" has changes that no file holds yet.",
+              words.get().text("picker.unsaved.text", "job", job),
               save,
               drop,
               stay);
       alert.initOwner(owner);
       alert.setHeaderText(null);
-      alert.setTitle("Unsaved work");
+      alert.setTitle(say("picker.unsaved"));
       return alert
           .showAndWait()
           .map(b -> b == save ? Unsaved.SAVE : b == drop ? Unsaved.DROP : Unsaved.STAY)

@@ -5,13 +5,13 @@ import finebore.desk.session.DeskFolder;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.Recovery;
 import finebore.desk.shell.Banner.Kind;
-import finebore.formats.CutSheetFile;
 import finebore.formats.FileProblem;
 import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
 import finebore.formats.JobPictures;
 import finebore.formats.NewJob;
 import finebore.formats.SafeFile;
+import finebore.reports.CutSheets;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.Locale;
@@ -32,6 +32,7 @@ final class JobFiles {
   private final Runnable takeTyping;
   private final Runnable leaving;
   private final Runnable opened;
+  private final Runnable begun;
   private final BooleanSupplier inUse;
 
   /**
@@ -40,6 +41,7 @@ final class JobFiles {
    * @param takeTyping makes what is being typed count
    * @param leaving called before another job is taken up
    * @param opened called when another job is open
+   * @param begun called when it is a new one
    * @param inUse whether the session's job is what the user sees, and not the welcome
    */
   JobFiles(
@@ -51,6 +53,7 @@ final class JobFiles {
       Runnable takeTyping,
       Runnable leaving,
       Runnable opened,
+      Runnable begun,
       BooleanSupplier inUse) {
     this.session = session;
     this.folder = folder;
@@ -60,6 +63,7 @@ final class JobFiles {
     this.takeTyping = takeTyping;
     this.leaving = leaving;
     this.opened = opened;
+    this.begun = begun;
     this.inUse = inUse;
   }
 
@@ -86,7 +90,8 @@ final class JobFiles {
 
   void newJob() {
     if (mayLeave()) {
-      take(JobDocument.fresh(NewJob.of(session.units())), Optional.empty());
+      take(JobDocument.fresh(NewJob.of(session.job().units())), Optional.empty());
+      begun.run();
     }
   }
 
@@ -108,7 +113,7 @@ final class JobFiles {
         take(document, Optional.of(file));
       }
     } catch (FileProblem e) {
-      banner.say(e.getMessage(), Kind.PROBLEM);
+      banner.say(session.words().say(e), Kind.PROBLEM);
     }
   }
 
@@ -137,7 +142,7 @@ final class JobFiles {
       banner.clear();
       return true;
     } catch (FileProblem e) {
-      banner.say(e.getMessage(), Kind.PROBLEM);
+      banner.say(session.words().say(e), Kind.PROBLEM);
       return false;
     }
   }
@@ -164,14 +169,14 @@ final class JobFiles {
         .saveCutSheet(fileName())
         .ifPresent(
             file -> {
+              CutSheets sheets = new CutSheets(session.job(), session.words(), session.practice());
               boolean csv = file.getFileName().toString().toLowerCase(Locale.ROOT).endsWith(".csv");
-              String text =
-                  csv ? CutSheetFile.csv(session.job()) : CutSheetFile.text(session.job());
+              String text = csv ? sheets.csv() : sheets.text();
               try {
                 SafeFile.write(file, text.getBytes(StandardCharsets.UTF_8), false);
-                banner.say("The cut sheet is in " + file, Kind.DONE);
+                banner.say(session.say("cli.wrote", "file", file.toString()), Kind.DONE);
               } catch (FileProblem e) {
-                banner.say(e.getMessage(), Kind.PROBLEM);
+                banner.say(session.words().say(e), Kind.PROBLEM);
               }
             });
   }

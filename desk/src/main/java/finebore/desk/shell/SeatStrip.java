@@ -85,17 +85,20 @@ final class SeatStrip extends HBox {
     Button button = new Button("", canvas);
     button.setId("seat-" + place.label());
     button.getStyleClass().add("seat-ring");
-    String state = SeatState.of(session.job(), place).words();
+    String state = session.words().label(SeatState.of(session.job(), place));
     button.setAccessibleText(place.label() + ", " + state);
     button.setTooltip(
         new Tooltip(
-            place.label()
-                + ": "
-                + place.port().word()
-                + " of cylinder "
-                + place.cylinder()
-                + "; "
-                + state));
+            session.say(
+                "strip.seat",
+                "seat",
+                place.label(),
+                "port",
+                place.port(),
+                "cylinder",
+                place.cylinder(),
+                "state",
+                state)));
     button.setOnAction(e -> session.select(place));
     return button;
   }

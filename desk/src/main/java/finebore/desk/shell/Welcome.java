@@ -2,6 +2,7 @@ package finebore.desk.shell;
 
 import finebore.formats.JobFile;
 import finebore.job.Job;
+import finebore.words.Words;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.function.Consumer;
@@ -16,6 +17,7 @@ import javafx.scene.layout.VBox;
 final class Welcome extends StackPane {
 
   Welcome(
+      Words words,
       Consumer<String> demo,
       Runnable fresh,
       Runnable open,
@@ -24,7 +26,7 @@ final class Welcome extends StackPane {
     setId("welcome");
     Label title = new Label("Fine Bore");
     title.getStyleClass().add("title");
-    Label about = new Label("Plan a valve seat and see what it does to low and mid-lift flow.");
+    Label about = new Label(words.text("welcome.about"));
     about.getStyleClass().add("muted");
     VBox sheet = new VBox(10, title, about);
     for (String name : JobFile.demoNames()) {
@@ -32,7 +34,7 @@ final class Welcome extends StackPane {
       boolean first = name.equals(JobFile.demoNames().getFirst());
       Button tryDemo =
           button(
-              "Open the demo job " + job.name() + ", " + job.purpose(),
+              words.text("welcome.demo", "job", job.name() + ", " + job.purpose()),
               first ? "welcome-demo" : "welcome-" + name,
               () -> demo.accept(name));
       tryDemo.setDefaultButton(first);
@@ -41,18 +43,15 @@ final class Welcome extends StackPane {
     sheet
         .getChildren()
         .addAll(
-            button("Begin a new job", "welcome-new", fresh),
-            button("Open a job file ...", "welcome-open", open));
+            button(words.text("welcome.new"), "welcome-new", fresh),
+            button(words.text("welcome.open"), "welcome-open", open));
     for (Path file : recent) {
       sheet
           .getChildren()
           .add(
               button(file.getFileName().toString(), "welcome-recent", () -> openFile.accept(file)));
     }
-    Label caution =
-        new Label(
-            "Figures of flow are worked out, not measured. Metal cannot be put back, and valve, piston and casting "
-                + "clearances must be measured on the real engine. Local rules and inspection come first.");
+    Label caution = new Label(words.text("welcome.caution"));
     caution.setWrapText(true);
     caution.setMaxWidth(420);
     caution.getStyleClass().addAll("muted", "small");

@@ -43,7 +43,12 @@ public final class DragFrames extends Application {
     DeskFolder folder = folder();
     MainWindow window =
         new MainWindow(
-            stage, folder, session, new Recovery(folder), FilePicker.ofSystem(stage), Theme.PAPER);
+            stage,
+            folder,
+            session,
+            new Recovery(folder),
+            FilePicker.ofSystem(stage, session::words),
+            Theme.PAPER);
     stage.show();
     PlanStation plan = window.plan();
     new AnimationTimer() {
@@ -81,7 +86,7 @@ public final class DragFrames extends Application {
     for (int k = 0; k < FRAMES; k++) {
       double throat = 35 + 0.5 * Math.cos(k / 20.0);
       long began = System.nanoTime();
-      session.editPairing("measure", p -> p.withSeat(p.seat().withThroat(throat)));
+      session.editPairing("measure", p -> p.withSeat(p.seat().withThroatDiameter(throat)));
       window.scene().getRoot().layout();
       work[k] = (System.nanoTime() - began) / 1e6;
     }

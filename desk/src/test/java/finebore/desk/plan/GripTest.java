@@ -6,10 +6,13 @@ import static org.assertj.core.api.Assertions.within;
 
 import finebore.desk.session.SeatView;
 import finebore.formats.JobFile;
+import finebore.formats.PracticeFiles;
 import finebore.job.Job;
-import finebore.job.Pairing;
 import finebore.job.Port;
 import finebore.seat.Cut;
+import finebore.valve.Pairing;
+import finebore.words.Language;
+import finebore.words.Words;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -25,6 +28,8 @@ class GripTest {
     return Grip.of(
         SeatView.of(
             job,
+            Words.of(Language.ENGLISH, job.units()),
+            PracticeFiles.orDefault(job.practice()),
             new SeatView.View(job.engine().seats().getFirst(), false, OptionalInt.empty()),
             Optional.empty()),
         lift);
@@ -51,7 +56,8 @@ class GripTest {
             "throat",
             "valve-head",
             "valve-face");
-    Job large = DEMO.withPlanned(Port.INTAKE, PLANNED.withSeat(PLANNED.seat().withThroat(38)));
+    Job large =
+        DEMO.withPlanned(Port.INTAKE, PLANNED.withSeat(PLANNED.seat().withThroatDiameter(38)));
     assertThat(grips(large, 3)).extracting(Grip::id).doesNotContain("cut-3");
   }
 
@@ -138,9 +144,8 @@ class GripTest {
 
   @Test
   void aDragThatCannotBeIsRefused() {
-    assertThatThrownBy(() -> dragged("throat", 9, 0))
-        .hasMessageContaining("throat diameter must be smaller");
+    assertThatThrownBy(() -> dragged("throat", 9, 0)).hasMessageContaining("throatWithinSeat");
     assertThatThrownBy(() -> dragged("valve-face", -18, -18))
-        .hasMessageContaining("valve face width must be");
+        .hasMessageContaining("quantity.faceWidth");
   }
 }

@@ -5,10 +5,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import finebore.flow.Bands.Band;
 import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
+import finebore.formats.PracticeFiles;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.job.Port;
 import finebore.practice.Cure;
+import finebore.words.Language;
+import finebore.words.Words;
 import java.util.Optional;
 import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
@@ -20,7 +23,12 @@ class SeatViewTest {
   private static SeatView work(Job job, Port port, boolean found, Optional<SeatView> before) {
     SeatPlace place =
         job.engine().seats().stream().filter(s -> s.port() == port).findFirst().orElseThrow();
-    return SeatView.of(job, new SeatView.View(place, found, OptionalInt.empty()), before);
+    return SeatView.of(
+        job,
+        Words.of(Language.ENGLISH, job.units()),
+        PracticeFiles.orDefault(job.practice()),
+        new SeatView.View(place, found, OptionalInt.empty()),
+        before);
   }
 
   @Test
@@ -38,18 +46,21 @@ class SeatViewTest {
   void theFoundStudyIsTakenOverOnlyWhereItStillHolds() {
     SeatView before = work(DEMO, Port.INTAKE, false, Optional.empty());
     var planned = DEMO.intake().planned();
-    Job replanned = DEMO.withPlanned(Port.INTAKE, planned.withSeat(planned.seat().withThroat(35)));
+    Job replanned =
+        DEMO.withGroup(
+            Port.INTAKE,
+            DEMO.intake().withPlanned(planned.withSeat(planned.seat().withThroatDiameter(35))));
     assertThat(work(replanned, Port.INTAKE, false, Optional.of(before)).found())
         .isSameAs(before.found());
     var found = DEMO.intake().found();
     Job refound =
         DEMO.withGroup(
-            Port.INTAKE, DEMO.intake().withFound(found.withValve(found.valve().withMargin(2))));
+            Port.INTAKE, DEMO.intake().withFound(found.withValve(found.valve().withMarginMm(2))));
     assertThat(work(refound, Port.INTAKE, false, Optional.of(before)).found())
         .isNotEqualTo(before.found());
     assertThat(work(DEMO, Port.EXHAUST, false, Optional.of(before)).found().pairing().valve())
-        .isEqualTo(DEMO.exhaust().found().valve());
-    Job otherTest = DEMO.withTest(DEMO.test().withDepression(2500));
+        .isEqualTo(DEMO.foundValve(DEMO.engine().seats().get(1)));
+    Job otherTest = DEMO.withTest(DEMO.test().withDepressionPa(2500));
     assertThat(work(otherTest, Port.INTAKE, false, Optional.of(before)).found())
         .isNotEqualTo(before.found());
   }
@@ -57,12 +68,12 @@ class SeatViewTest {
   @Test
   void aCureIsShownButNotMade() {
     JobSession session = new JobSession(JobDocument.fresh(DEMO), Optional.empty());
-    session.tryCure(new Cure.Throat(36));
+    session.tryCure(new Cure.OtherThroat(36));
     assertThat(session.work().get().pairing().seat().throatDiameterMm()).isEqualTo(36);
     assertThat(session.job()).isEqualTo(DEMO);
     session.undo();
     assertThat(session.tried().get()).isEmpty();
-    session.tryCure(new Cure.Throat(36));
+    session.tryCure(new Cure.OtherThroat(36));
     session.keepTried();
     assertThat(session.job().intake().planned().seat().throatDiameterMm()).isEqualTo(36);
     session.undo();

@@ -18,7 +18,7 @@ class SessionTest {
   @TempDir private Path home;
 
   private static Job named(String name) {
-    return JobFile.demo().withName(name, "");
+    return JobFile.demo().withName(name);
   }
 
   @Test
@@ -52,7 +52,8 @@ class SessionTest {
   void anEditThatCannotBeLeavesTheJob() {
     JobSession session = new JobSession(JobDocument.fresh(JobFile.demo()), Optional.empty());
     Job before = session.job();
-    assertThatThrownBy(() -> session.editPairing("", p -> p.withSeat(p.seat().withThroat(500))))
+    assertThatThrownBy(
+            () -> session.editPairing("", p -> p.withSeat(p.seat().withThroatDiameter(500))))
         .isInstanceOf(IllegalArgumentException.class);
     assertThat(session.job()).isEqualTo(before);
     assertThat(session.changed().get()).isFalse();
@@ -92,7 +93,7 @@ class SessionTest {
     Recovery recovery = new Recovery(folder);
     JobSession session = new JobSession(JobDocument.fresh(JobFile.demo()), Optional.empty());
     Path own = folder.recoveryFile(ProcessHandle.current().pid());
-    session.edit("", job -> job.withName("Changed", ""));
+    session.edit("", job -> job.withName("Changed"));
     recovery.keep(session);
     recovery.settle();
     assertThat(own).exists();
@@ -100,7 +101,7 @@ class SessionTest {
     recovery.keep(session);
     recovery.settle();
     assertThat(own).doesNotExist();
-    session.edit("", job -> job.withName("Again", ""));
+    session.edit("", job -> job.withName("Again"));
     recovery.keep(session);
     recovery.close();
     assertThat(own).doesNotExist();

@@ -2,15 +2,19 @@ package finebore.desk.session;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import finebore.cutting.Operation;
+import finebore.cutting.CutForm;
 import finebore.cutting.Plunge;
+import finebore.finding.FindingCode;
 import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
+import finebore.formats.PracticeFiles;
 import finebore.formats.RackFile;
 import finebore.job.Job;
 import finebore.job.Plan;
 import finebore.suggest.Goal;
 import finebore.suggest.Search;
+import finebore.words.Language;
+import finebore.words.Words;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -42,7 +46,7 @@ class ShopRackTest {
     Path file = home.resolve("rack.json");
     Files.writeString(file, "{\"format\":\"finebore-rack\",\"version\":1,\"cutters\":[]}");
     ShopRack rack = ShopRack.in(new DeskFolder(home));
-    assertThat(rack.problem().orElseThrow()).contains("rack.json").contains("at least one cutter");
+    assertThat(rack.problem().orElseThrow().problem().code()).isEqualTo("file.noCutters");
     assertThat(rack.cutters()).hasSize(20);
     // The shop's file stays to be mended.
     assertThat(Files.readString(file)).contains("\"cutters\":[]");
@@ -71,18 +75,19 @@ class ShopRackTest {
   @Test
   void aPlanIsBlockedByAnySeatThatFollowsIt() {
     JobSession session = new JobSession(JobDocument.fresh(DEMO), Optional.empty());
-    assertThat(session.blocked()).isEmpty();
-    // E1 cleans up where the plunge stops, but not every exhaust does.
+    // The planned depth cleans E3 and E4 up, and stops short of it at the two others.
     session.select(DEMO.engine().seats().get(1));
-    assertThat(session.blocked().orElseThrow()).contains("goes clean at");
+    assertThat(session.group().blockers())
+        .filteredOn(f -> f.code() == FindingCode.DOES_NOT_CLEAN_UP)
+        .extracting(finebore.practice.Finding::seat)
+        .containsExactly("E1", "E2");
     session.editPlan(
         "",
         p ->
             p.withOperationAt(
-                1,
-                new Operation.CutForm(
-                    "", OptionalDouble.empty(), new Plunge.UntilClean(0.05, false))));
-    assertThat(session.blocked()).isEmpty();
+                1, new CutForm("", OptionalDouble.empty(), new Plunge.UntilClean(0.05, false))));
+    assertThat(session.group().blockers())
+        .noneMatch(f -> f.code() == FindingCode.DOES_NOT_CLEAN_UP);
   }
 
   @Test
@@ -92,22 +97,33 @@ class ShopRackTest {
     Plan hung =
         DEMO.planOf(seat)
             .withOperations(
-                List.of(new Operation.CutForm("", OptionalDouble.empty(), new Plunge.AsPlanned())));
+                List.of(new CutForm("", OptionalDouble.empty(), new Plunge.AsPlanned())));
     session.edit("", job -> job.withException(seat, hung));
-    assertThat(session.blocked().orElseThrow()).startsWith("I1: The form hangs up");
+    assertThat(session.group().blockers())
+        .anyMatch(f -> f.code() == FindingCode.HANGS_UP && f.seat().equals("I1"));
     session.select(DEMO.engine().seats().get(2));
-    assertThat(session.blocked()).isEmpty();
+    assertThat(session.group().blockers()).noneMatch(f -> f.code() == FindingCode.HANGS_UP);
   }
 
   @Test
   void whatIsLookedAtFollowsTheView() {
     var place = DEMO.engine().seats().getFirst();
     SeatView found =
-        SeatView.of(DEMO, new SeatView.View(place, true, OptionalInt.empty()), Optional.empty());
+        SeatView.of(
+            DEMO,
+            Words.of(Language.ENGLISH, DEMO.units()),
+            PracticeFiles.orDefault(DEMO.practice()),
+            new SeatView.View(place, true, OptionalInt.empty()),
+            Optional.empty());
     assertThat(found.shown()).isSameAs(found.found());
     assertThat(found.isScrubbed()).isFalse();
     SeatView first =
-        SeatView.of(DEMO, new SeatView.View(place, false, OptionalInt.of(1)), Optional.of(found));
+        SeatView.of(
+            DEMO,
+            Words.of(Language.ENGLISH, DEMO.units()),
+            PracticeFiles.orDefault(DEMO.practice()),
+            new SeatView.View(place, false, OptionalInt.of(1)),
+            Optional.of(found));
     assertThat(first.isScrubbed()).isTrue();
     assertThat(first.found()).isSameAs(found.found());
     assertThat(first.difference().removedMm3())
@@ -115,7 +131,12 @@ class ShopRackTest {
             first.plan().cutting().steps().getFirst().removedMm3(),
             org.assertj.core.api.Assertions.within(1e-6));
     SeatView all =
-        SeatView.of(DEMO, new SeatView.View(place, false, OptionalInt.of(99)), Optional.empty());
+        SeatView.of(
+            DEMO,
+            Words.of(Language.ENGLISH, DEMO.units()),
+            PracticeFiles.orDefault(DEMO.practice()),
+            new SeatView.View(place, false, OptionalInt.of(99)),
+            Optional.empty());
     assertThat(all.isScrubbed()).isFalse();
     assertThat(all.wantedCut(1)).hasValue(1);
     assertThat(all.shownOf(3)).isPresent();

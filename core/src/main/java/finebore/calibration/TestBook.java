@@ -1,0 +1,118 @@
+package finebore.calibration;
+
+import finebore.bench.Comparison;
+import finebore.bench.FlowTest;
+import finebore.bench.Ladder;
+import finebore.bench.Noise;
+import finebore.bench.ReducedTest;
+import finebore.bench.SuspectReading;
+import finebore.bench.UnitMixUp;
+import finebore.flow.Calibration;
+import finebore.flow.CamLift;
+import finebore.flow.FlowCurve;
+import finebore.job.Job;
+import finebore.job.Port;
+import finebore.study.SeatStudy;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * All flow tests of a job brought to its depression, and the noise of each bench.
+ *
+ * @param job whose
+ * @param reduced each test by its id
+ * @param noises by the bench's name
+ */
+public record TestBook(Job job, Map<Integer, ReducedTest> reduced, Map<String, Noise> noises) {
+
+  public TestBook {
+    reduced = Map.copyOf(reduced);
+    noises = Map.copyOf(noises);
+  }
+
+  public static TestBook of(Job job) {
+    Map<Integer, ReducedTest> reduced = new HashMap<>();
+    job.bench()
+        .tests()
+        .forEach(
+            t -> reduced.put(t.id(), ReducedTest.of(t, job.bench(), job.test().depressionPa())));
+    Map<String, List<ReducedTest>> benches = new HashMap<>();
+    reduced
+        .values()
+        .forEach(
+            r -> benches.computeIfAbsent(r.test().setUp().bench(), b -> new ArrayList<>()).add(r));
+    Map<String, Noise> noises = new HashMap<>();
+    benches.forEach((bench, tests) -> noises.put(bench, Noise.of(tests)));
+    return new TestBook(job, reduced, noises);
+  }
+
+  /** A test brought to the job's depression. */
+  public ReducedTest reduced(FlowTest test) {
+    ReducedTest found = reduced.get(test.id());
+    if (found == null) {
+      throw new IllegalArgumentException("test: " + test.id());
+    }
+    return found;
+  }
+
+  /** The noise of the bench a test was made on. */
+  public Noise noise(FlowTest test) {
+    return noises.getOrDefault(test.setUp().bench(), Noise.UNKNOWN);
+  }
+
+  private CamLift cam(FlowTest test) {
+    return job.group(Port.of(test.setUp().direction())).cam();
+  }
+
+  /** A test held against another. */
+  public Comparison compare(FlowTest reference, FlowTest test) {
+    return Comparison.of(
+        reduced(reference), reduced(test), noise(test), job.test().bands(), cam(test), job.bench());
+  }
+
+  /** The chain of tests that ends in one. */
+  public Ladder ladder(FlowTest last) {
+    return Ladder.to(last, job.bench(), this::reduced, noise(last), job.test().bands(), cam(last));
+  }
+
+  /** Readings of a test to be looked at again. */
+  public List<SuspectReading> suspects(FlowTest test) {
+    return suspects(test, ModelFit.calibrationOf(job, Port.of(test.setUp().direction())));
+  }
+
+  /** The same, with the port known already. */
+  public List<SuspectReading> suspects(FlowTest test, Calibration port) {
+    ReducedTest own = reduced(test);
+    return own.lifts().isEmpty()
+        ? List.of()
+        : SuspectReading.of(own, model(test, port).map(m -> m::flowAt), noise(test));
+  }
+
+  /** The model's flow of the tested seat at the test's lifts. */
+  private Optional<FlowCurve> model(FlowTest test, Calibration port) {
+    List<Double> lifts = reduced(test).lifts().stream().map(ReducedTest.Lift::liftMm).toList();
+    return lifts.isEmpty()
+        ? Optional.empty()
+        : TestedSeat.study(job, test.setUp(), lifts, port).flatMap(SeatStudy::curve);
+  }
+
+  /**
+   * Whether a test's flows look as if they were taken in the wrong unit, against another test of
+   * the same seat, or against the model where there is none.
+   */
+  public Optional<UnitMixUp> unitMixUp(FlowTest test) {
+    ReducedTest own = reduced(test);
+    Optional<FlowTest> other =
+        job.bench().tests().stream()
+            .filter(t -> t.id() != test.id())
+            .filter(t -> t.setUp().seat().equals(test.setUp().seat()))
+            .filter(t -> !reduced(t).lifts().isEmpty())
+            .findFirst();
+    return other.isPresent()
+        ? UnitMixUp.of(own.lifts(), reduced(other.get())::flowAt)
+        : model(test, Calibration.UNCALIBRATED).flatMap(m -> UnitMixUp.of(own.lifts(), m::flowAt));
+  }
+}

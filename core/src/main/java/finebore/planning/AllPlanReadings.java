@@ -1,0 +1,45 @@
+package finebore.planning;
+
+import finebore.study.Reading;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.stream.Stream;
+
+/** Every reading that follows from a plan carried out on a seat. */
+final class AllPlanReadings {
+
+  private static final List<PlanReading> ALL =
+      List.of(
+          new Sink(),
+          new RetainerToSeal(),
+          new Neighbour(),
+          new BoreWall(),
+          new CleanUpDepth(),
+          new PastCleanUp(),
+          new Spacer(),
+          new TipGrind(),
+          new SpringHeight(),
+          new RingWall(),
+          new RingFloor(),
+          new WallToWater(),
+          new RingBridge(),
+          new FireRingGap(),
+          new MetalRemoved(),
+          new ChamberChange(),
+          new Compression());
+
+  private AllPlanReadings() {}
+
+  /** Those that there are. */
+  static List<Reading> of(CutStudy cut) {
+    return ALL.stream()
+        .flatMap(
+            r -> {
+              OptionalDouble value = r.of(cut);
+              return value.isPresent()
+                  ? Stream.of(new Reading(r.kind(), value.getAsDouble()))
+                  : Stream.empty();
+            })
+        .toList();
+  }
+}

@@ -1,0 +1,118 @@
+package finebore.planning;
+
+import finebore.cutting.CutForm;
+import finebore.cutting.Cutting;
+import finebore.cutting.LeftoverEdge;
+import finebore.found.FoundSeat;
+import finebore.job.Engine.SeatPlace;
+import finebore.job.Job;
+import finebore.job.Plan;
+import finebore.seat.Seat;
+import finebore.seat.SeatSection;
+import finebore.section.Point;
+import finebore.section.Profile;
+import finebore.section.Region;
+import finebore.section.Tolerance;
+import finebore.study.SeatFit;
+import finebore.valve.Valve;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * One plan carried out on one seat: the metal as found, what the operations make of it, and how the
+ * planned valve then sits. Flow is another matter.
+ *
+ * @param job whose
+ * @param place the seat
+ * @param plan its plan
+ * @param metal the seat as found
+ * @param foundValve the valve that was found on it
+ * @param foundRestMm height at which that rests on it; empty when it falls through
+ * @param cutting the operations carried out
+ * @param fit the planned valve on what they leave
+ * @param left metal left where it counts
+ */
+public record CutStudy(
+    Job job,
+    SeatPlace place,
+    Plan plan,
+    FoundSeat metal,
+    Valve foundValve,
+    OptionalDouble foundRestMm,
+    Cutting cutting,
+    SeatFit fit,
+    MetalLeft left) {
+
+  /** Carries a plan out on a seat. */
+  public static CutStudy of(Job job, SeatPlace place, Plan plan) {
+    FoundSeat metal = job.foundSeat(place);
+    Valve foundValve = job.foundValve(place);
+    Cutting cutting = Cutting.of(metal, plan.wanted().seat(), plan.operations());
+    return new CutStudy(
+        job,
+        place,
+        plan,
+        metal,
+        foundValve,
+        SeatFit.of(metal.section(), foundValve).restMm(),
+        cutting,
+        SeatFit.of(cutting.finished(), plan.wanted().valve()),
+        MetalLeft.of(cutting));
+  }
+
+  /** The last form cut that could be made, if there is one. */
+  public Optional<Cutting.Step> lastForm() {
+    return cutting.steps().stream()
+        .filter(s -> s.operation() instanceof CutForm && s.cleanUp().isPresent())
+        .reduce((a, b) -> b);
+  }
+
+  /** What stands beside the cuts in the finished section. */
+  public List<LeftoverEdge> leftovers() {
+    return LeftoverEdge.of(fit.seat().profile(), fit.seat().seat().sealing());
+  }
+
+  /** The wanted seat, were all its metal there, where the form was set to. */
+  public SeatSection ideal() {
+    return SeatSection.of(asSet(), Tolerance.FINE);
+  }
+
+  /** The wanted seat where the form was set to: its plunge may follow the metal. */
+  private Seat asSet() {
+    Seat wanted = plan.wanted().seat();
+    Optional<Cutting.Step> last =
+        cutting.steps().stream()
+            .filter(s -> s.operation() instanceof CutForm && s.depthMm().isPresent())
+            .reduce((a, b) -> b);
+    if (last.isEmpty() || !(last.get().operation() instanceof CutForm form)) {
+      return wanted;
+    }
+    double outside = form.seatDiameterMm().orElse(wanted.outsideDiameterMm());
+    return wanted
+        .withOutsideDiameterMm(Math.max(outside, wanted.throatDiameterMm() + 0.01))
+        .withDepthMm(Math.clamp(last.get().depthMm().getAsDouble(), 0, 60));
+  }
+
+  /**
+   * Metal that the wanted seat would need from its sealing cut down to its last one, and that is
+   * not there.
+   */
+  public Region lacking() {
+    SeatSection ideal = ideal();
+    Seat wanted = ideal.seat();
+    Region zone =
+        Region.box(
+            0, wanted.outsideDiameterMm() / 2, -wanted.lowestMm(), -wanted.depthMm() + 0.001);
+    return solid(ideal.profile()).and(zone).minus(solid(cutting.metal().wall()));
+  }
+
+  /** All metal outside a wall, far out. */
+  private static Region solid(Profile wall) {
+    List<Point> outline = new ArrayList<>(wall.points());
+    outline.addFirst(new Point(500, outline.getFirst().z()));
+    outline.add(new Point(500, outline.getLast().z()));
+    return Region.inside(outline);
+  }
+}

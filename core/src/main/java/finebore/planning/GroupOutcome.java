@@ -1,0 +1,70 @@
+package finebore.planning;
+
+import finebore.cutting.Cutting;
+import finebore.job.Engine.SeatPlace;
+import finebore.job.Job;
+import finebore.job.Plan;
+import finebore.study.ReadingKind;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * What a plan makes of every seat that follows it. Figures that differ between the seats stand per
+ * seat; nothing here speaks for one seat in the name of another.
+ *
+ * @param seats one outcome for each, in the order of the head; at least one
+ */
+public record GroupOutcome(List<SeatOutcome> seats) {
+
+  /** Figures closer than this are the same to a machinist, mm or degrees. */
+  private static final double SAME = 0.0005;
+
+  public GroupOutcome {
+    seats = List.copyOf(seats);
+  }
+
+  /** Carries the plan of a seat out on every seat that follows it. */
+  public static GroupOutcome of(Job job, SeatPlace place) {
+    return of(job, place, job.planOf(place));
+  }
+
+  /** Carries another plan out on them. */
+  public static GroupOutcome of(Job job, SeatPlace place, Plan plan) {
+    return new GroupOutcome(
+        job.alike(place).stream().map(seat -> SeatOutcome.of(job, seat, plan)).toList());
+  }
+
+  /** Every group of seats of a job that are cut alike: those that follow a plan, and exceptions. */
+  public static List<GroupOutcome> all(Job job) {
+    return job.plans().stream().map(first -> of(job, first)).toList();
+  }
+
+  public Plan plan() {
+    return seats.getFirst().plan();
+  }
+
+  public Optional<SeatOutcome> of(SeatPlace place) {
+    return seats.stream().filter(s -> s.place().equals(place)).findFirst();
+  }
+
+  /** What an operation did at each seat, by its place in the plan. */
+  public List<Cutting.Step> steps(int place) {
+    return seats.stream().map(s -> s.cut().cutting().steps().get(place)).toList();
+  }
+
+  /** A reading of each seat. */
+  public List<OptionalDouble> readings(ReadingKind kind) {
+    return seats.stream().map(s -> s.reading(kind)).toList();
+  }
+
+  /** Whether values, one for each seat, are all the same to a machinist. */
+  public static boolean isSame(List<OptionalDouble> values) {
+    OptionalDouble first = values.getFirst();
+    return values.stream()
+        .allMatch(
+            v ->
+                v.isPresent() == first.isPresent()
+                    && (v.isEmpty() || Math.abs(v.getAsDouble() - first.getAsDouble()) < SAME));
+  }
+}

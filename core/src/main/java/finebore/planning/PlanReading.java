@@ -1,0 +1,13 @@
+package finebore.planning;
+
+import finebore.study.ReadingKind;
+import java.util.OptionalDouble;
+
+/** A reading that follows from a plan carried out on a seat of a job, with its formula. */
+interface PlanReading {
+
+  ReadingKind kind();
+
+  /** Its value in the core unit of its dimension; empty where it cannot be told. */
+  OptionalDouble of(CutStudy cut);
+}

@@ -1,0 +1,103 @@
+package finebore.planning;
+
+import finebore.cutting.Cutting;
+import finebore.cutting.SectionDifference;
+import finebore.flow.Calibration;
+import finebore.flow.FlowChange;
+import finebore.found.FoundSeat;
+import finebore.job.Engine.SeatPlace;
+import finebore.job.Group;
+import finebore.job.Job;
+import finebore.job.Plan;
+import finebore.study.FlowSetting;
+import finebore.study.SeatFit;
+import finebore.study.SeatStudy;
+import java.util.Optional;
+
+/**
+ * Everything that follows from one plan for one seat, flow included.
+ *
+ * @param outcome the plan carried out
+ * @param found study of the seat as found
+ * @param finished study of what the operations leave
+ * @param change of flow against found; empty when a valve falls through
+ */
+public record PlanStudy(
+    SeatOutcome outcome, SeatStudy found, SeatStudy finished, Optional<FlowChange> change) {
+
+  /**
+   * Works a seat's plan out.
+   *
+   * @param found study of the seat as found, whose calibration is used
+   */
+  public static PlanStudy of(Job job, SeatPlace place, Plan plan, SeatStudy found) {
+    SeatOutcome outcome = SeatOutcome.of(job, place, plan);
+    SeatFit fit = outcome.cut().fit();
+    SeatStudy finished =
+        new SeatStudy(fit, outcome.readings(), found.setting(), fit.curve(found.setting()));
+    Group group = job.group(place.port());
+    Optional<FlowChange> change =
+        found.curve().isEmpty() || finished.curve().isEmpty()
+            ? Optional.empty()
+            : Optional.of(
+                FlowChange.between(
+                    found.curve().get(),
+                    finished.curve().get(),
+                    job.test().bands(),
+                    plan.wanted().valve().headDiameterMm(),
+                    group.cam()));
+    return new PlanStudy(outcome, found, finished, change);
+  }
+
+  /** Studies a seat of a job as found. */
+  public static SeatStudy asFound(Job job, SeatPlace place, Calibration calibration) {
+    SeatFit fit = SeatFit.of(job.foundSeat(place).section(), job.foundValve(place));
+    return SeatStudy.of(fit, flow(job, place, calibration))
+        .with(ValveRoom.readings(job, place.port(), fit.pairing().valve().headDiameterMm()));
+  }
+
+  /** What flow of a job's seats is worked out with. */
+  public static FlowSetting flow(Job job, SeatPlace place, Calibration calibration) {
+    return new FlowSetting(
+        place.port().direction(), job.test().liftsMm(), job.test().depressionPa(), calibration);
+  }
+
+  public SeatPlace place() {
+    return outcome.place();
+  }
+
+  public Plan plan() {
+    return outcome.plan();
+  }
+
+  public CutStudy cut() {
+    return outcome.cut();
+  }
+
+  /** The seat as found. */
+  public FoundSeat metal() {
+    return cut().metal();
+  }
+
+  public Cutting cutting() {
+    return cut().cutting();
+  }
+
+  /**
+   * Metal that went, and metal that a ring put in.
+   *
+   * @param step which operation's, from 1, or 0 for none; less than 0 for all of them
+   */
+  public SectionDifference difference(int step) {
+    int to = step < 0 ? cutting().steps().size() : step;
+    int from = step < 0 ? 0 : Math.max(0, step - 1);
+    return SectionDifference.between(
+        cutting().metalAfter(from).wall(), cutting().metalAfter(to).wall());
+  }
+
+  /** The study of the planned valve on what the first operations leave. */
+  public SeatStudy after(int count) {
+    SeatFit fit = SeatFit.of(cutting().after(count), plan().wanted().valve());
+    return SeatStudy.of(fit, found.setting());
+  }
+}

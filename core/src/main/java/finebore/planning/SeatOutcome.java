@@ -1,0 +1,44 @@
+package finebore.planning;
+
+import finebore.job.Engine.SeatPlace;
+import finebore.job.Job;
+import finebore.job.Plan;
+import finebore.study.Reading;
+import finebore.study.ReadingKind;
+import finebore.study.SeatStudy;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.OptionalDouble;
+
+/**
+ * What a plan makes of one seat, with everything that can be read off it but flow.
+ *
+ * @param cut the plan carried out
+ * @param readings what can be read off, in the order of {@link ReadingKind}
+ */
+public record SeatOutcome(CutStudy cut, List<Reading> readings) {
+
+  public SeatOutcome {
+    readings = readings.stream().sorted(Comparator.comparing(Reading::kind)).toList();
+  }
+
+  public static SeatOutcome of(Job job, SeatPlace place, Plan plan) {
+    CutStudy cut = CutStudy.of(job, place, plan);
+    List<Reading> readings = new ArrayList<>(SeatStudy.readingsOf(cut.fit()));
+    readings.addAll(AllPlanReadings.of(cut));
+    return new SeatOutcome(cut, readings);
+  }
+
+  public SeatPlace place() {
+    return cut.place();
+  }
+
+  public Plan plan() {
+    return cut.plan();
+  }
+
+  public OptionalDouble reading(ReadingKind kind) {
+    return Reading.of(readings, kind);
+  }
+}

@@ -1,0 +1,102 @@
+package finebore.study;
+
+import finebore.cutting.Seating;
+import finebore.flow.Calibration;
+import finebore.flow.Direction;
+import finebore.flow.FlowCurve;
+import finebore.flow.LiftPoint;
+import finebore.flow.LossCoefficients;
+import finebore.flow.Losses;
+import finebore.flow.Sectors;
+import finebore.flow.TestConditions;
+import finebore.seat.SeatSection;
+import finebore.section.Profile;
+import finebore.section.Tolerance;
+import finebore.valve.Pairing;
+import finebore.valve.Valve;
+import finebore.valve.ValveSection;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * A valve let down on a seat: both in section, and where the one rests on the other.
+ *
+ * @param pairing seat and valve
+ * @param seat the seat's section
+ * @param valve the valve's section, at height 0
+ * @param seating where the valve rests
+ */
+public record SeatFit(Pairing pairing, SeatSection seat, ValveSection valve, Seating seating) {
+
+  /** Lets a valve down on a seat as it lies in the metal. */
+  public static SeatFit of(SeatSection seat, Valve onIt) {
+    ValveSection valve = ValveSection.of(onIt, Tolerance.FINE);
+    return new SeatFit(
+        new Pairing(seat.seat(), onIt),
+        seat,
+        valve,
+        Seating.of(seat, valve, Seating.INK_FILM_MM, Tolerance.FINE));
+  }
+
+  /** The same where the seat has all the metal it asks for. */
+  public static SeatFit of(Pairing pairing) {
+    return of(SeatSection.of(pairing.seat(), Tolerance.FINE), pairing.valve());
+  }
+
+  /** Where the valve rests and touches, if it does. */
+  public Optional<Seating.Seated> seated() {
+    return seating instanceof Seating.Seated s ? Optional.of(s) : Optional.empty();
+  }
+
+  /** Height at which the valve rests, mm; empty when it falls through. */
+  public OptionalDouble restMm() {
+    return seating instanceof Seating.Seated s
+        ? OptionalDouble.of(s.restMm())
+        : OptionalDouble.empty();
+  }
+
+  /** The valve's wall lifted off its seat. */
+  public Profile valveAt(double liftMm) {
+    return valve.profile().raised(restMm().orElse(0) + liftMm);
+  }
+
+  /** Throat less stem, mm2. */
+  public double throatAreaMm2() {
+    double throat = pairing.seat().throatDiameterMm();
+    double stem = Math.min(pairing.valve().stemDiameterMm(), 0.9 * throat);
+    return Math.PI / 4 * (throat * throat - stem * stem);
+  }
+
+  /** Gate, effective area and losses at a lift above 0. */
+  public Losses lossesAt(double liftMm, Direction direction, Calibration calibration) {
+    return Losses.at(
+        seat.profile(),
+        valveAt(liftMm),
+        new Losses.Setting(
+            pairing.seat().sealing(),
+            throatAreaMm2(),
+            direction,
+            LossCoefficients.FITTED,
+            Sectors.BENT_PORT,
+            calibration));
+  }
+
+  /** Flow at rising lifts; empty when the valve falls through. */
+  public Optional<FlowCurve> curve(FlowSetting setting) {
+    if (seated().isEmpty()) {
+      return Optional.empty();
+    }
+    TestConditions conditions = TestConditions.USUAL.withDepression(setting.depressionPa());
+    double head = pairing.valve().headDiameterMm();
+    List<LiftPoint> points = new ArrayList<>();
+    for (double lift : setting.liftsMm()) {
+      Losses losses = lossesAt(lift, setting.direction(), setting.calibration());
+      points.add(
+          new LiftPoint(
+              lift, losses, Math.PI * head * lift, conditions.flow(losses.effectiveAreaMm2())));
+    }
+    return Optional.of(new FlowCurve(points));
+  }
+}

@@ -1,0 +1,268 @@
+package finebore.planning;
+
+import static finebore.finding.FindingCode.*;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import finebore.Samples;
+import finebore.code.Term;
+import finebore.cutting.CutForm;
+import finebore.cutting.CutUnder;
+import finebore.cutting.FitRing;
+import finebore.cutting.OpenThroat;
+import finebore.cutting.Operation;
+import finebore.cutting.Plunge;
+import finebore.cutting.SweepChamber;
+import finebore.finding.FindingCode;
+import finebore.finding.Severity;
+import finebore.finding.Subject;
+import finebore.found.Measure;
+import finebore.found.Ring;
+import finebore.found.SeatReadings;
+import finebore.job.Engine.SeatPlace;
+import finebore.job.Head;
+import finebore.job.HeadLayout;
+import finebore.job.Job;
+import finebore.job.Plan;
+import finebore.job.Port;
+import finebore.practice.Cure;
+import finebore.practice.Finding;
+import finebore.rules.PlanFindings;
+import finebore.seat.Cut;
+import finebore.seat.Seat;
+import finebore.study.ReadingKind;
+import finebore.valve.Pairing;
+import finebore.valve.Underhead;
+import finebore.valve.Valve;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.junit.jupiter.api.Test;
+
+class PlanStudyTest {
+
+  private static final OptionalDouble OPEN = OptionalDouble.empty();
+
+  private static final Seat WORN =
+      Seat.of(List.of(new Cut(45, 2.2)), 0, 38.4, 7, 34.9, 4, 35.2, 13, 10);
+
+  private static final Seat WANTED =
+      Seat.of(
+          List.of(new Cut(30, 0.8), new Cut(45, 1.3), new Cut(60, 1.4)),
+          1,
+          38.4,
+          7.4,
+          35.0,
+          3,
+          36,
+          13,
+          10);
+
+  private static Valve valve() {
+    return new Valve(39, 1.4, 45, 2.1, List.of(new Cut(30, 1)), new Underhead(14, 9), 7, 0);
+  }
+
+  private static Job job(SeatReadings readings) {
+    Job job = Samples.job();
+    var group =
+        job.intake()
+            .withFound(new Pairing(WORN, valve()))
+            .withPlanned(new Pairing(WANTED, valve()));
+    return job.withGroup(Port.INTAKE, group).withHead(job.head().withReadings("I1", readings));
+  }
+
+  private static SeatPlace place(Job job) {
+    return job.engine().seats().getFirst();
+  }
+
+  private static PlanStudy study(Job job) {
+    return Samples.planned(job);
+  }
+
+  private static PlanStudy study(SeatReadings readings, Operation... operations) {
+    Job job = job(readings);
+    Plan plan = job.planOf(place(job)).withOperations(List.of(operations));
+    return study(job.withPlan(place(job), plan));
+  }
+
+  private static SeatReadings read(Measure measure, double value) {
+    return SeatReadings.NONE.with(measure, OptionalDouble.of(value));
+  }
+
+  private static PlanStudy study(Job job, Plan plan) {
+    return study(job.withPlan(place(job), plan));
+  }
+
+  private static List<Finding> findings(PlanStudy study) {
+    return PlanFindings.of(study.outcome(), Samples.practice());
+  }
+
+  private static Finding at(PlanStudy study, FindingCode code) {
+    return findings(study).stream().filter(f -> f.code() == code).findFirst().orElseThrow();
+  }
+
+  @Test
+  void theValveSinksBySoMuchAndTheSpringWantsASpacer() {
+    PlanStudy study = study(job(SeatReadings.NONE));
+    // Same seat diameter, 0.4 mm deeper.
+    assertThat(study.finished().reading(ReadingKind.SINK).orElseThrow())
+        .isCloseTo(0.4, within(1e-6));
+    assertThat(study.finished().reading(ReadingKind.SPACER).orElseThrow())
+        .isCloseTo(0.4, within(1e-6));
+    // Clearance 12, lift 10.5, and the retainer rises with the stem.
+    assertThat(study.finished().reading(ReadingKind.RETAINER).orElseThrow())
+        .isCloseTo(12 + 0.4 - 10.5, within(1e-6));
+    assertThat(study.finished().reading(ReadingKind.CLEAN_UP).orElseThrow())
+        .isCloseTo(7.0, within(1e-6));
+    assertThat(study.finished().reading(ReadingKind.PAST_CLEAN).orElseThrow())
+        .isCloseTo(0.4, within(1e-6));
+  }
+
+  @Test
+  void theChamberGrowsByWhatTheValveSinksAndTheRatioFalls() {
+    Job job =
+        job(SeatReadings.NONE).withHead(Head.UNKNOWN.withCompressionRatio(OptionalDouble.of(10)));
+    PlanStudy study = study(job);
+    double change = study.finished().reading(ReadingKind.CHAMBER).orElseThrow();
+    // At least the valve's own disc times its sink; the cuts round it add a little.
+    double disc = Math.PI / 4 * 39 * 39 * 0.4;
+    assertThat(change).isBetween(disc, disc * 1.2);
+    double swept = Math.PI / 4 * 86 * 86 * 86;
+    double space = swept / 9 + change;
+    assertThat(study.finished().reading(ReadingKind.COMPRESSION).orElseThrow())
+        .isCloseTo((swept + space) / space, within(1e-6));
+  }
+
+  @Test
+  void aBreakThroughIsShownBlocksAndCanBeOverruledOnlyWithAReason() {
+    PlanStudy study =
+        study(
+            read(Measure.WALL_THROAT, 2.0),
+            new OpenThroat(OptionalDouble.of(39.2), 0, OptionalDouble.of(16)));
+    assertThat(study.finished().reading(ReadingKind.WATER).orElseThrow()).isNegative();
+    assertThat(at(study, THROUGH_TO_WATER).severity()).isEqualTo(Severity.FAULT);
+    assertThat(PlanFindings.blockers(findings(study))).isNotEmpty();
+    Plan overruled =
+        study
+            .plan()
+            .withOverrule(
+                PlanFindings.overrule(
+                    at(study, THROUGH_TO_WATER), study.plan(), "wall measured by drilling"));
+    PlanStudy again = study(job(read(Measure.WALL_THROAT, 2.0)), overruled);
+    assertThat(at(again, THROUGH_TO_WATER).severity()).isEqualTo(Severity.CAUTION);
+    assertThat(at(again, THROUGH_TO_WATER).overruled().orElseThrow().reason())
+        .isEqualTo("wall measured by drilling");
+    assertThat(overruled.withReady(true).withOperations(List.of()).ready()).isFalse();
+  }
+
+  @Test
+  void wallToWaterIsTheReadingLessWhatWasCut() {
+    PlanStudy study =
+        study(
+            read(Measure.WALL_THROAT, 4.0),
+            new OpenThroat(OptionalDouble.of(35.6), 0, OptionalDouble.of(16)));
+    assertThat(study.finished().reading(ReadingKind.WATER).orElseThrow())
+        .isCloseTo(4.0 - 0.35, within(1e-6));
+  }
+
+  @Test
+  void ringsAreMeasuredAgainstSeatFloorAndNeighbour() {
+    Ring ring = new Ring(43, 33, 14, 8, 0.1, "sintered");
+    Operation form = new CutForm("", OPEN, new Plunge.AsPlanned());
+    Operation throat = new OpenThroat(OPEN, 0, OPEN);
+    PlanStudy study = study(SeatReadings.NONE, new FitRing(ring), throat, form);
+    assertThat(study.finished().reading(ReadingKind.RING_WALL).orElseThrow())
+        .isCloseTo((43 - 38.4) / 2, within(1e-6));
+    double lowest = 7.4 + 1.3 * Math.sin(Math.toRadians(45)) + 1.4 * Math.sin(Math.toRadians(60));
+    assertThat(study.finished().reading(ReadingKind.RING_FLOOR).orElseThrow())
+        .isCloseTo(14 - lowest, within(1e-6));
+    Job job = job(SeatReadings.NONE);
+    Job both =
+        job.withPlan(place(job), job.planOf(place(job)).withOperations(List.of(new FitRing(ring))))
+            .withPlan(
+                job.engine().seats().get(1),
+                job.planOf(job.engine().seats().get(1))
+                    .withOperations(List.of(new FitRing(new Ring(46, 33, 14, 8, 0.1, "")))));
+    PlanStudy meeting = study(both);
+    assertThat(meeting.finished().reading(ReadingKind.BRIDGE).orElseThrow())
+        .isCloseTo(44 - (43 + 46) / 2.0, within(1e-9));
+    assertThat(at(meeting, RINGS_MEET).extent()).isCloseTo(0.5, within(1e-9));
+  }
+
+  @Test
+  void aSeatThatDoesNotCleanUpSaysWhereAndHowDeep() {
+    SeatReadings off = read(Measure.RUNOUT, 0.6).with(Measure.RUNOUT_CLOCK, OptionalDouble.of(4));
+    PlanStudy study =
+        study(
+            off,
+            new OpenThroat(OptionalDouble.of(36), 0, OPEN),
+            new CutForm("", OPEN, new Plunge.AsPlanned()));
+    Finding seat = at(study, DOES_NOT_CLEAN_UP);
+    assertThat(seat.seat()).isEqualTo("I1");
+    assertThat(seat.subject()).isEqualTo(Subject.operation(study.plan().idAt(1)));
+    assertThat(((Term.Figure) seat.terms().get("clean")).value()).isCloseTo(7.6, within(1e-6));
+    assertThat(((Term.Figure) seat.terms().get("depth")).value()).isCloseTo(7.4, within(1e-6));
+    assertThat(seat.terms()).containsEntry("clock", Term.clock(4));
+    assertThat(seat.extent()).isCloseTo(0.2, within(1e-6));
+    Plan cured = seat.cure().orElseThrow().applyTo(study.plan());
+    PlanStudy after = study(job(off), cured);
+    assertThat(findings(after)).noneMatch(f -> f.code() == DOES_NOT_CLEAN_UP);
+  }
+
+  @Test
+  void aThroatTooLargeCannotBeReachedAndABiggerValveIsOffered() {
+    PlanStudy study =
+        study(read(Measure.THROAT_12, 37.4), new CutForm("", OPEN, new Plunge.AsPlanned()));
+    Finding metal = at(study, THROAT_LARGER_ALREADY);
+    assertThat(metal.terms())
+        .containsEntry("wanted", Term.length(35))
+        .containsEntry("throat", Term.length(37.4));
+    assertThat(metal.cure().orElseThrow()).isInstanceOf(Cure.ValveDiameter.class);
+  }
+
+  @Test
+  void aCutUnderThatLeansTooFarAndAHangUpAreFound() {
+    PlanStudy lean = study(SeatReadings.NONE, new CutUnder(18, OPEN, 3, OPEN));
+    assertThat(at(lean, LEANS_TOO_FAR).terms())
+        .containsEntry("lean", Term.angle(18))
+        .containsEntry("most", Term.angle(15));
+    PlanStudy hangs = study(SeatReadings.NONE, new CutForm("", OPEN, new Plunge.AsPlanned()));
+    double inner =
+        38.4 - 2 * (1.3 * Math.cos(Math.toRadians(45)) + 1.4 * Math.cos(Math.toRadians(60)));
+    assertThat(((Term.Figure) at(hangs, HANGS_UP).terms().get("throat")).value())
+        .isCloseTo(inner, within(1e-6));
+  }
+
+  @Test
+  void aRidgeOverTheSeatCostsLowLiftFlowUntilItIsSwept() {
+    Seat bigger = WANTED.withDepthMm(8.6);
+    Job job = job(SeatReadings.NONE);
+    Operation form = new CutForm("", OPEN, new Plunge.AsPlanned());
+    Plan ridged =
+        job.planOf(place(job))
+            .withWanted(new Pairing(bigger, valve()))
+            .withOperations(List.of(new OpenThroat(OPEN, 0, OPEN), form));
+    PlanStudy before = study(job, ridged);
+    Finding ridge = at(before, RIDGE_OVER_SEAT);
+    Plan swept = ridge.cure().orElseThrow().applyTo(ridged);
+    PlanStudy after = study(job, swept);
+    double low = before.finished().curve().orElseThrow().points().get(1).flowM3s();
+    double freed = after.finished().curve().orElseThrow().points().get(1).flowM3s();
+    assertThat(freed).isGreaterThan(low * 1.005);
+  }
+
+  @Test
+  void cutsPastTheFireRingAreFound() {
+    HeadLayout layout = new HeadLayout(1, 95, 88, 90, 25, 0, 14, 0, 0);
+    Job job = job(SeatReadings.NONE);
+    Job laid = job.withHead(job.head().withLayout(Optional.of(layout)));
+    Plan swept =
+        laid.planOf(place(laid))
+            .withOperations(List.of(new SweepChamber(0, 54, OptionalDouble.of(40))));
+    PlanStudy study = study(laid, swept);
+    // Fire ring radius 44, valve axis 20 from the bore: 24 are left, the sweep reaches 27.
+    assertThat(study.finished().reading(ReadingKind.FIRE_RING).orElseThrow())
+        .isCloseTo(-3, within(1e-6));
+    assertThat(at(study, PAST_FIRE_RING).extent()).isCloseTo(3, within(1e-6));
+  }
+}

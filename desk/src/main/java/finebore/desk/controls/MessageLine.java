@@ -1,0 +1,37 @@
+package finebore.desk.controls;
+
+import finebore.desk.session.Messages;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+
+/** The place where a station says what was refused or understood; it keeps its height. */
+public final class MessageLine extends Label {
+
+  private static final double LINES = 2.6;
+
+  public MessageLine(String id, Messages messages) {
+    setId(id);
+    setWrapText(true);
+    setAlignment(Pos.TOP_LEFT);
+    setMaxWidth(Double.MAX_VALUE);
+    getStyleClass().addAll("message-line", "muted");
+    Tooltip whole = new Tooltip();
+    messages
+        .said()
+        .addListener(
+            (o, was, is) -> {
+              setText(is.text());
+              whole.setText(is.text());
+              setTooltip(is.text().isEmpty() ? null : whole);
+              Styles.state(this, is.kind() == Messages.Kind.REFUSED ? "fault" : "muted");
+            });
+    fontProperty()
+        .addListener(
+            (o, was, is) -> {
+              setMinHeight(LINES * is.getSize());
+              setPrefHeight(LINES * is.getSize());
+              setMaxHeight(LINES * is.getSize());
+            });
+  }
+}

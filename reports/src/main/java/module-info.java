@@ -1,0 +1,8 @@
+/** What is printed and exported of a job: studies, cut sheets, comparisons. */
+module finebore.reports {
+  requires transitive finebore.words;
+  requires org.apache.commons.csv;
+  requires tools.jackson.databind;
+
+  exports finebore.reports;
+}

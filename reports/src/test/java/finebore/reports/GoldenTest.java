@@ -1,0 +1,96 @@
+package finebore.reports;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import finebore.bench.FlowTest;
+import finebore.formats.JobFile;
+import finebore.formats.TestExport;
+import finebore.job.Engine.SeatPlace;
+import finebore.job.Job;
+import finebore.reports.StudyFacts.State;
+import finebore.units.Units;
+import finebore.words.Language;
+import finebore.words.Words;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/**
+ * Every report of the demo jobs, word for word. {@code -Dfinebore.golden=write} writes the files
+ * anew; what changed is then read before it is kept.
+ */
+class GoldenTest {
+
+  private static final Path GOLDEN = Path.of("src/test/resources/finebore/reports/golden");
+
+  private static Map<String, String> reports() throws IOException {
+    Map<String, String> reports = new LinkedHashMap<>();
+    for (String name : JobFile.demoNames()) {
+      Job job = JobFile.demo(name);
+      Words words = Words.of(Language.ENGLISH, job.units());
+      reports.put(name + ".cut-sheet.txt", new CutSheets(job, words).text());
+      reports.put(name + ".cut-sheet.csv", new CutSheets(job, words).csv());
+      reports.put(name + ".tests.csv", TestExport.csv(job));
+      List<FlowTest> tests = job.bench().tests();
+      CompareReport compare = new CompareReport(job, tests.get(0), tests.get(1), words);
+      reports.put(name + ".compare.txt", compare.text());
+      reports.put(name + ".compare.csv", compare.csv());
+      reports.put(name + ".compare.json", compare.json());
+      SeatPlace intake = job.engine().seats().get(0);
+      SeatPlace exhaust = job.engine().seats().get(1);
+      study(reports, name + ".intake", job, intake, State.PLANNED, words);
+      study(reports, name + ".exhaust-found", job, exhaust, State.FOUND, words);
+    }
+    Job skarn = JobFile.demo().withUnits(Units.INCH);
+    Words inch = Words.of(Language.ENGLISH, Units.INCH);
+    reports.put("inch.cut-sheet.txt", new CutSheets(skarn, inch).text());
+    reports.put("inch.tests.csv", TestExport.csv(skarn));
+    study(reports, "inch.intake", skarn, skarn.engine().seats().get(0), State.PLANNED, inch);
+    for (Language language : Language.all()) {
+      Words words = Words.of(language, Units.MM);
+      reports.put(
+          "skarn." + language.tag() + ".cut-sheet.txt",
+          new CutSheets(JobFile.demo(), words).text());
+    }
+    return reports;
+  }
+
+  private static void study(
+      Map<String, String> reports, String name, Job job, SeatPlace seat, State state, Words words) {
+    StudyFacts facts = StudyFacts.of(job, seat, state);
+    reports.put(name + ".study.txt", StudyText.of(facts, words));
+    reports.put(name + ".study.csv", StudyCsv.of(facts, words));
+    reports.put(name + ".study.json", StudyJson.of(facts, words));
+  }
+
+  static Stream<String> names() throws IOException {
+    return reports().keySet().stream();
+  }
+
+  private static final Map<String, String> MADE = made();
+
+  private static Map<String, String> made() {
+    try {
+      return reports();
+    } catch (IOException e) {
+      throw new java.io.UncheckedIOException(e);
+    }
+  }
+
+  @ParameterizedTest
+  @MethodSource("names")
+  void saysWhatItSaid(String name) throws IOException {
+    Path file = GOLDEN.resolve(name);
+    if ("write".equals(System.getProperty("finebore.golden"))) {
+      Files.createDirectories(GOLDEN);
+      Files.writeString(file, MADE.get(name));
+    }
+    assertThat(MADE.get(name)).isEqualTo(Files.readString(file));
+  }
+}
