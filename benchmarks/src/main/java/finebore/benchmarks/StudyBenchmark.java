@@ -2,12 +2,16 @@ package finebore.benchmarks;
 
 import finebore.cutting.SectionDifference;
 import finebore.flow.Calibration;
+import finebore.flow.Direction;
 import finebore.formats.JobFile;
 import finebore.formats.PracticeFiles;
 import finebore.job.Job;
 import finebore.job.Port;
 import finebore.practice.Finding;
 import finebore.practice.Practice;
+import finebore.rules.SeatFindings;
+import finebore.study.FlowSetting;
+import finebore.study.SeatFit;
 import finebore.study.SeatStudy;
 import finebore.valve.Pairing;
 import java.util.List;
