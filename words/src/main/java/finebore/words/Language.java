@@ -53,6 +53,11 @@ public record Language(String tag, Map<String, String> sentences) {
     return sentences.get("language.name");
   }
 
+  /** Where nothing is put in, no pattern doubles its apostrophes. */
+  private static String plain(String sentence) {
+    return sentence.indexOf('{') < 0 ? sentence.replace("''", "'") : sentence;
+  }
+
   private static Optional<Language> read(String tag) {
     String file = NAME + (tag.equals("en") ? "" : "_" + tag) + ".properties";
     try (InputStream in = Language.class.getResourceAsStream(file)) {
@@ -62,7 +67,7 @@ public record Language(String tag, Map<String, String> sentences) {
       Properties properties = new Properties();
       properties.load(new InputStreamReader(in, StandardCharsets.UTF_8));
       Map<String, String> sentences = new TreeMap<>();
-      properties.forEach((key, value) -> sentences.put((String) key, (String) value));
+      properties.forEach((key, value) -> sentences.put((String) key, plain((String) value)));
       return Optional.of(new Language(tag, sentences));
     } catch (IOException e) {
       throw new UncheckedIOException(e);

@@ -61,6 +61,19 @@ class WordsTest {
 
   @ParameterizedTest
   @MethodSource("languages")
+  void noApostropheIsShownTwice(Language language) {
+    language
+        .sentences()
+        .forEach(
+            (key, sentence) ->
+                assertThat(sentence.indexOf('{') >= 0 || !sentence.contains("''"))
+                    .as(language.tag() + " " + key)
+                    .isTrue());
+    assertThat(MM.text("ladder.legend")).contains("the bench's noise");
+  }
+
+  @ParameterizedTest
+  @MethodSource("languages")
   void everySentenceNamesTheSameThings(Language language) {
     language
         .sentences()

@@ -38,6 +38,10 @@ final class DimensionPainter {
   private final GraphicsContext g;
   private final SeatView work;
   private final ViewFrame frame;
+
+  /** Lines to water may lie under the labels; the cuts may not. */
+  private static final double COVERED_PX = 110;
+
   private final Palette palette;
 
   DimensionPainter(Sheet sheet) {
@@ -239,6 +243,21 @@ final class DimensionPainter {
     return new Leaders.Wanted<>(frame.x(at.r()), frame.y(at.z()), new Label(text, colour, strong));
   }
 
+  /** As many as have a place one under the other; those that matter most stay. */
+  private List<Leaders.Wanted<Label>> fitting(List<Leaders.Wanted<Label>> wanted, double gap) {
+    int room = (int) ((sheet.height() - sheet.text() * 4) / gap);
+    if (wanted.size() <= room) {
+      return wanted;
+    }
+    List<Leaders.Wanted<Label>> strong = wanted.stream().filter(w -> w.label().strong()).toList();
+    List<Leaders.Wanted<Label>> kept = new ArrayList<>(strong);
+    wanted.stream()
+        .filter(w -> !w.label().strong())
+        .limit(Math.max(0, room - strong.size()))
+        .forEach(kept::add);
+    return kept;
+  }
+
   private void column(List<Leaders.Wanted<Label>> wanted, boolean right) {
     List<Leaders.Wanted<Label>> visible =
         wanted.stream()
@@ -250,8 +269,16 @@ final class DimensionPainter {
                         && w.anchorX() < sheet.width() + 20)
             .toList();
     double gap = sheet.text() * 1.75;
+    visible = fitting(visible, gap);
     double widest = visible.stream().mapToDouble(w -> measure(w.label())).max().orElse(0);
     double reach = visible.stream().mapToDouble(Leaders.Wanted::anchorX).max().orElse(0);
+    double nearest = visible.stream().mapToDouble(Leaders.Wanted::anchorX).min().orElse(0);
+    boolean covers =
+        right ? sheet.width() - widest - 20 < reach - COVERED_PX : widest + 20 > nearest;
+    if (covers) {
+      // Labels that would lie over what they name help nobody; the numbers stand in the columns.
+      return;
+    }
     double x =
         right
             ? Math.max(

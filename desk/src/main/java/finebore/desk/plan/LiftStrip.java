@@ -32,6 +32,9 @@ import javafx.scene.text.TextAlignment;
  */
 public final class LiftStrip extends DrawnRegion {
 
+  /** Larger than so, figures would leave no room for bars. */
+  private static final double LARGEST = 1.25;
+
   private final JobSession session;
   private final Supplier<Palette> palette;
   private final Supplier<Double> textScale;
@@ -96,8 +99,14 @@ public final class LiftStrip extends DrawnRegion {
     return best;
   }
 
+  /** Takes the height its rows of figures need. */
+  void fit() {
+    setMinHeight(10 * size());
+    setPrefHeight(12 * size());
+  }
+
   private double size() {
-    return 15 * textScale.get();
+    return 15 * Math.min(textScale.get(), LARGEST);
   }
 
   private double left() {
@@ -174,8 +183,8 @@ public final class LiftStrip extends DrawnRegion {
       this.h = h;
       this.units = work.units();
       this.column = columnWidth(change);
-      this.top = size() * 3.7;
-      this.bottom = h - size() * 3.6;
+      this.top = size() * 3;
+      this.bottom = h - size() * 2.8;
     }
 
     void paint() {
@@ -240,7 +249,7 @@ public final class LiftStrip extends DrawnRegion {
         double width = (k - from) * column;
         if (band != Band.MID) {
           g.setFill(colours.band());
-          g.fillRect(x, size() * 1.8, width, h - size() * 1.8 - 1);
+          g.fillRect(x, size() * 1.5, width, h - size() * 1.5 - 1);
         }
         bandLabel(band, x, width);
         from = k;
@@ -257,7 +266,7 @@ public final class LiftStrip extends DrawnRegion {
         double length = words.length() * size() * 0.6;
         if (length < width || words.equals(share)) {
           double middle = Math.min(x + width / 2, w - length / 2 - 4);
-          text(g, words, middle, size() * 2.7, colours.text(), TextAlignment.CENTER, true);
+          text(g, words, middle, size() * 2.3, colours.text(), TextAlignment.CENTER, true);
           return;
         }
       }
@@ -269,7 +278,7 @@ public final class LiftStrip extends DrawnRegion {
       double down = steps.stream().mapToDouble(this::low).min().orElse(0);
       double span = Math.max(up - down, 1e-12);
       double margin = size() * 1.3;
-      double scale = (bottom - top - 2 * margin) / span;
+      double scale = Math.max(bottom - top - 2 * margin, 1) / span;
       double zero = top + margin + up * scale;
       // Where figures would run into each other only every second or third is written.
       int every = (int) Math.ceil(widestLabel() * size() * 0.62 / column);
@@ -294,7 +303,7 @@ public final class LiftStrip extends DrawnRegion {
           g,
           work.words().text("strip.lift", "unit", units.length().symbol()),
           left() - 8,
-          h - size() * 2.5,
+          h - size() * 2,
           colours.muted(),
           TextAlignment.RIGHT,
           false);
@@ -302,7 +311,7 @@ public final class LiftStrip extends DrawnRegion {
           g,
           work.words().text("strip.planned"),
           left() - 8,
-          h - size() * 1.1,
+          h - size() * 0.8,
           colours.muted(),
           TextAlignment.RIGHT,
           false);
@@ -346,7 +355,7 @@ public final class LiftStrip extends DrawnRegion {
       boolean here = Math.abs(step.liftMm() - lift.get()) < 1e-6;
       if (here) {
         g.setFill(colours.blueWash());
-        g.fillRect(x + 1, size() * 3.5, column - 2, h - size() * 3.5 - 2);
+        g.fillRect(x + 1, size() * 3, column - 2, h - size() * 3 - 2);
       }
       g.setFill(colour.deriveColor(0, 1, 1, 0.75));
       g.fillRect(mid - barWidth / 2, Math.min(zero, y), barWidth, Math.abs(zero - y));
@@ -369,12 +378,12 @@ public final class LiftStrip extends DrawnRegion {
           colour,
           TextAlignment.CENTER,
           true);
-      text(g, liftText(step), mid, h - size() * 2.5, colours.text(), TextAlignment.CENTER, true);
+      text(g, liftText(step), mid, h - size() * 2, colours.text(), TextAlignment.CENTER, true);
       text(
           g,
           units.flowNumber(step.newM3s()),
           mid,
-          h - size() * 1.1,
+          h - size() * 0.8,
           colours.text(),
           TextAlignment.CENTER,
           true);
@@ -391,7 +400,7 @@ public final class LiftStrip extends DrawnRegion {
           g.setStroke(colours.amber());
           g.setLineWidth(2);
           g.setLineDashes(4, 3);
-          g.strokeLine(x, size() * 3.5, x, bottom + 2);
+          g.strokeLine(x, size() * 3, x, bottom + 2);
           g.setLineDashes();
           text(
               g,

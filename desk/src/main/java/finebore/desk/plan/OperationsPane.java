@@ -60,6 +60,7 @@ final class OperationsPane extends VBox {
     finished = end(session.say("operations.finished"), "operation-all", OptionalInt.empty());
     ready = new ReadyBox(session);
     follows.setWrapText(true);
+    follows.setMinHeight(USE_PREF_SIZE);
     follows.getStyleClass().addAll("small", "muted");
     exception.setId("exception");
     exception.getStyleClass().add("small");

@@ -9,6 +9,7 @@ import finebore.units.Dimension;
 import finebore.words.UnitSystem;
 import finebore.words.Words;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Supplier;
 import javafx.geometry.Orientation;
 import javafx.geometry.Pos;
@@ -29,6 +30,9 @@ import javafx.scene.layout.VBox;
 public final class PlanStation extends BorderPane {
 
   private static final double NARROW = 1150;
+
+  private Optional<Boolean> editorsShown = Optional.empty();
+  private Optional<Boolean> readingsShown = Optional.empty();
 
   private final JobSession session;
   private final Supplier<Double> textScale;
@@ -54,7 +58,7 @@ public final class PlanStation extends BorderPane {
     editors = new EditorColumn(session);
     readings = new ReadingsPane(session);
     below = new BelowPane(session, palette);
-    strip.setPrefHeight(178);
+    strip.fit();
 
     title.getStyleClass().add("title");
     title.setId("section-title");
@@ -72,7 +76,9 @@ public final class PlanStation extends BorderPane {
             viewButton(session.say("section.fit"), "F", "fit", section::fit),
             viewButton(session.say("section.whole"), "W", "whole", section::fitWhole),
             viewButton("+", "+", "zoom-in", () -> section.zoom(1.25)),
-            viewButton("−", "-", "zoom-out", () -> section.zoom(0.8)));
+            viewButton("−", "-", "zoom-out", () -> section.zoom(0.8)),
+            fold("\u25e7", "fold-editors", () -> editorsShown = flip(editors)),
+            fold("\u25e8", "fold-readings", () -> readingsShown = flip(readings)));
     head.setAlignment(Pos.CENTER_LEFT);
     head.setStyle("-fx-padding: 4 8 4 10;");
 
@@ -120,7 +126,42 @@ public final class PlanStation extends BorderPane {
     show(session.work().get());
   }
 
+  private Button fold(String sign, String id, Runnable action) {
+    String tip = session.say("section." + id);
+    Button button = new Button(sign);
+    button.setId(id);
+    button.getStyleClass().add("icon-button");
+    button.setMinWidth(Region.USE_PREF_SIZE);
+    button.setAccessibleText(tip);
+    button.setTooltip(new Tooltip(tip));
+    button.setOnAction(
+        e -> {
+          action.run();
+          widths(getWidth());
+        });
+    return button;
+  }
+
+  private static Optional<Boolean> flip(Region column) {
+    return Optional.of(!column.isManaged());
+  }
+
+  /**
+   * The section keeps its room; what is folded away for that, or by choice, comes back by choice.
+   */
+  private void foldColumns(double width) {
+    boolean roomy = width >= NARROW * textScale.get();
+    show(editors, editorsShown.orElse(true));
+    show(readings, readingsShown.orElse(roomy));
+  }
+
+  private static void show(Region column, boolean shown) {
+    column.setVisible(shown);
+    column.setManaged(shown);
+  }
+
   private void widths(double width) {
+    foldColumns(width);
     for (Region column : List.of(editors, readings)) {
       column.getStyleClass().remove("narrow");
       if (width < NARROW * textScale.get()) {
@@ -155,6 +196,7 @@ public final class PlanStation extends BorderPane {
   public void restyle() {
     widths(getWidth());
     section.redraw();
+    strip.fit();
     strip.requestLayout();
   }
 
