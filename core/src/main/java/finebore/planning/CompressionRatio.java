@@ -9,6 +9,7 @@ import finebore.job.Job;
 import finebore.job.Plan;
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 
 /** The compression ratio that a cylinder has once all its seats are cut as planned. */
 final class CompressionRatio {
@@ -20,19 +21,37 @@ final class CompressionRatio {
    * its chamber.
    *
    * @param ownChangeMm3 by how much the seat does itself
+   * @param strangersMm3 by how much those do that are cut by another plan, from {@link #strangers}
    */
-  static OptionalDouble of(Job job, SeatPlace place, double ownChangeMm3) {
+  static OptionalDouble of(Job job, SeatPlace place, double ownChangeMm3, double strangersMm3) {
     double ratio = job.head().compressionRatio().getAsDouble();
     double bore = job.engine().boreMm();
     double swept = Math.PI / 4 * bore * bore * job.engine().strokeMm();
     double space = swept / (ratio - 1);
-    double change = ownChangeMm3;
-    for (SeatPlace other : job.engine().seats()) {
-      if (other.cylinder() == place.cylinder() && !other.equals(place)) {
-        change += changeMm3(job, other);
-      }
-    }
+    List<SeatPlace> alike = job.alike(place);
+    double change =
+        ownChangeMm3 + strangersMm3 + changeMm3(job, others(job, place).filter(alike::contains));
     return OptionalDouble.of((swept + space + change) / (space + change));
+  }
+
+  /**
+   * By how much the seats of a cylinder enlarge its chamber that are cut by another plan than one
+   * of them, mm3; 0 where no ratio is known.
+   */
+  static double strangers(Job job, SeatPlace place) {
+    List<SeatPlace> alike = job.alike(place);
+    return job.head().compressionRatio().isPresent()
+        ? changeMm3(job, others(job, place).filter(other -> !alike.contains(other)))
+        : 0;
+  }
+
+  private static Stream<SeatPlace> others(Job job, SeatPlace place) {
+    return job.engine().seats().stream()
+        .filter(other -> other.cylinder() == place.cylinder() && !other.equals(place));
+  }
+
+  private static double changeMm3(Job job, Stream<SeatPlace> places) {
+    return places.mapToDouble(place -> changeMm3(job, place)).sum();
   }
 
   /** How much another seat of the cylinder enlarges the chamber by its own plan, mm3. */

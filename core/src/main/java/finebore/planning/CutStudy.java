@@ -33,6 +33,8 @@ import java.util.OptionalDouble;
  * @param cutting the operations carried out
  * @param fit the planned valve on what they leave
  * @param left metal left where it counts
+ * @param strangersMm3 by how much the seats of the cylinder that follow other plans enlarge its
+ *     chamber, mm3; 0 where no compression ratio is known
  */
 public record CutStudy(
     Job job,
@@ -43,12 +45,36 @@ public record CutStudy(
     OptionalDouble foundRestMm,
     Cutting cutting,
     SeatFit fit,
-    MetalLeft left) {
+    MetalLeft left,
+    double strangersMm3) {
 
   /** Carries a plan out on a seat. */
   public static CutStudy of(Job job, SeatPlace place, Plan plan) {
     FoundSeat metal = job.foundSeat(place);
     Valve foundValve = job.foundValve(place);
+    return of(
+        job,
+        place,
+        plan,
+        metal,
+        foundValve,
+        SeatFit.of(metal.section(), foundValve).restMm(),
+        CompressionRatio.strangers(job, place));
+  }
+
+  /** Carries another plan out on the same seat, in a job that differs by nothing else. */
+  public CutStudy with(Job job, Plan plan) {
+    return of(job, place, plan, metal, foundValve, foundRestMm, strangersMm3);
+  }
+
+  private static CutStudy of(
+      Job job,
+      SeatPlace place,
+      Plan plan,
+      FoundSeat metal,
+      Valve foundValve,
+      OptionalDouble foundRestMm,
+      double strangersMm3) {
     Cutting cutting = Cutting.of(metal, plan.wanted().seat(), plan.operations());
     return new CutStudy(
         job,
@@ -56,10 +82,11 @@ public record CutStudy(
         plan,
         metal,
         foundValve,
-        SeatFit.of(metal.section(), foundValve).restMm(),
+        foundRestMm,
         cutting,
         SeatFit.of(cutting.finished(), plan.wanted().valve()),
-        MetalLeft.of(cutting));
+        MetalLeft.of(cutting),
+        strangersMm3);
   }
 
   /** The last form cut that could be made, if there is one. */

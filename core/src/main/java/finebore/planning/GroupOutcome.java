@@ -29,10 +29,15 @@ public record GroupOutcome(List<SeatOutcome> seats) {
     return of(job, place, job.planOf(place));
   }
 
-  /** Carries another plan out on them. */
+  /** Carries another plan out on them, on as many at a time as there are processors. */
   public static GroupOutcome of(Job job, SeatPlace place, Plan plan) {
     return new GroupOutcome(
-        job.alike(place).stream().map(seat -> SeatOutcome.of(job, seat, plan)).toList());
+        job.alike(place).parallelStream().map(seat -> SeatOutcome.of(job, seat, plan)).toList());
+  }
+
+  /** Carries another plan out on the same seats, in a job that differs by nothing else. */
+  public GroupOutcome with(Job job, Plan plan) {
+    return new GroupOutcome(seats.parallelStream().map(seat -> seat.with(job, plan)).toList());
   }
 
   /** Every group of seats of a job that are cut alike: those that follow a plan, and exceptions. */

@@ -31,11 +31,16 @@ public record PlanStudy(
    * @param found study of the seat as found, whose calibration is used
    */
   public static PlanStudy of(Job job, SeatPlace place, Plan plan, SeatStudy found) {
-    SeatOutcome outcome = SeatOutcome.of(job, place, plan);
+    return of(SeatOutcome.of(job, place, plan), found);
+  }
+
+  /** Works the flow of a plan out that is already carried out. */
+  public static PlanStudy of(SeatOutcome outcome, SeatStudy found) {
+    Job job = outcome.cut().job();
     SeatFit fit = outcome.cut().fit();
     SeatStudy finished =
         new SeatStudy(fit, outcome.readings(), found.setting(), fit.curve(found.setting()));
-    Group group = job.group(place.port());
+    Group group = job.group(outcome.place().port());
     Optional<FlowChange> change =
         found.curve().isEmpty() || finished.curve().isEmpty()
             ? Optional.empty()
@@ -44,7 +49,7 @@ public record PlanStudy(
                     found.curve().get(),
                     finished.curve().get(),
                     job.test().bands(),
-                    plan.wanted().valve().headDiameterMm(),
+                    outcome.plan().wanted().valve().headDiameterMm(),
                     group.cam()));
     return new PlanStudy(outcome, found, finished, change);
   }

@@ -24,10 +24,18 @@ public record SeatOutcome(CutStudy cut, List<Reading> readings) {
   }
 
   public static SeatOutcome of(Job job, SeatPlace place, Plan plan) {
-    CutStudy cut = CutStudy.of(job, place, plan);
+    return of(CutStudy.of(job, place, plan));
+  }
+
+  private static SeatOutcome of(CutStudy cut) {
     List<Reading> readings = new ArrayList<>(SeatStudy.readingsOf(cut.fit()));
     readings.addAll(AllPlanReadings.of(cut));
     return new SeatOutcome(cut, readings);
+  }
+
+  /** What another plan makes of the same seat, in a job that differs by nothing else. */
+  public SeatOutcome with(Job job, Plan plan) {
+    return of(cut.with(job, plan));
   }
 
   public SeatPlace place() {

@@ -265,4 +265,24 @@ class PlanStudyTest {
         .isCloseTo(-3, within(1e-6));
     assertThat(at(study, PAST_FIRE_RING).extent()).isCloseTo(3, within(1e-6));
   }
+
+  @Test
+  void anotherPlanOnTheSameSeatsSaysWhatWorkingThemOutAfreshSays() {
+    Job plain = job(SeatReadings.NONE);
+    Job job = plain.withHead(plain.head().withCompressionRatio(OptionalDouble.of(10)));
+    Job both = job.withGroup(Port.EXHAUST, job.intake());
+    SeatPlace place = place(both);
+    Plan deeper = both.planOf(place).withWanted(new Pairing(WANTED.withDepthMm(8.1), valve()));
+    Job other = both.withPlan(place, deeper);
+    SeatOutcome afresh = SeatOutcome.of(other, place, deeper);
+    GroupOutcome carried = GroupOutcome.of(both, place).with(other, deeper);
+    assertThat(carried.seats().getFirst().readings()).isEqualTo(afresh.readings());
+    assertThat(carried.seats().getFirst().cut().job()).isEqualTo(other);
+    // The exhaust seat enlarges the chamber too: 60 mm3 and more in 55 cm3.
+    double alone =
+        SeatOutcome.of(job.withPlan(place, deeper), place, deeper)
+            .reading(ReadingKind.COMPRESSION)
+            .orElseThrow();
+    assertThat(afresh.reading(ReadingKind.COMPRESSION).orElseThrow()).isLessThan(alone - 0.005);
+  }
 }

@@ -2,6 +2,7 @@ package finebore.reports;
 
 import finebore.finding.Severity;
 import finebore.finding.Subject;
+import finebore.job.Engine.SeatPlace;
 import finebore.job.Overrule;
 import finebore.planning.GroupOutcome;
 import finebore.planning.SeatOutcome;
@@ -28,7 +29,17 @@ public record GroupFindings(GroupOutcome group, List<List<Finding>> perSeat) {
 
   public static GroupFindings of(GroupOutcome group, Practice practice) {
     return new GroupFindings(
-        group, group.seats().stream().map(s -> PlanFindings.of(s, practice)).toList());
+        group, group.seats().parallelStream().map(s -> PlanFindings.of(s, practice)).toList());
+  }
+
+  /** What is found of one of the seats. */
+  public List<Finding> of(SeatPlace place) {
+    for (int k = 0; k < perSeat.size(); k++) {
+      if (group.seats().get(k).place().equals(place)) {
+        return perSeat.get(k);
+      }
+    }
+    throw new IllegalArgumentException("no seat " + place.label() + " in this group");
   }
 
   /** Findings that a plan cannot be cut without knowing: faults and cautions, the gravest first. */

@@ -13,7 +13,6 @@ import finebore.planning.PlanStudy;
 import finebore.practice.Finding;
 import finebore.practice.Practice;
 import finebore.reports.GroupFindings;
-import finebore.rules.PlanFindings;
 import finebore.rules.SeatFindings;
 import finebore.seat.Cut;
 import finebore.seat.ShownCut;
@@ -67,8 +66,8 @@ public record SeatView(
   /**
    * Works a seat out.
    *
-   * @param before what was worked out last; its found study is taken over where only the plan has
-   *     changed
+   * @param before what was worked out last; what does not hang on the plan is taken over where only
+   *     that has changed
    */
   public static SeatView of(
       Job job, Words words, Practice practice, View view, Optional<SeatView> before) {
@@ -83,7 +82,11 @@ public record SeatView(
     SeatStudy found =
         same.map(SeatView::found)
             .orElseGet(() -> PlanStudy.asFound(job, view.place(), confidence.calibration()));
-    PlanStudy plan = PlanStudy.of(job, view.place(), follows, found);
+    GroupOutcome group =
+        same.map(b -> b.followers().group().with(job, follows))
+            .orElseGet(() -> GroupOutcome.of(job, view.place(), follows));
+    GroupFindings followers = GroupFindings.of(group, practice);
+    PlanStudy plan = PlanStudy.of(group.of(view.place()).orElseThrow(), found);
     int all = plan.cutting().steps().size();
     int steps = Math.min(view.steps().orElse(all), all);
     SeatStudy shown = view.found() ? found : steps == all ? plan.finished() : plan.after(steps);
@@ -91,7 +94,7 @@ public record SeatView(
         view.found()
             ? SeatFindings.of(
                 view.place().label(), view.place().port(), shown.fit(), shown.readings(), practice)
-            : PlanFindings.of(plan.outcome(), practice);
+            : followers.of(view.place());
     return new SeatView(
         job,
         words,
@@ -100,7 +103,7 @@ public record SeatView(
         steps,
         practice,
         plan,
-        GroupFindings.of(GroupOutcome.of(job, view.place()), practice),
+        followers,
         shown,
         plan.difference(view.steps().isPresent() ? steps : -1),
         findings,
