@@ -285,4 +285,58 @@ class PlanStudyTest {
             .orElseThrow();
     assertThat(afresh.reading(ReadingKind.COMPRESSION).orElseThrow()).isLessThan(alone - 0.005);
   }
+
+  private static List<FindingCode> codes(PlanStudy study) {
+    return findings(study).stream().map(Finding::code).toList();
+  }
+
+  @Test
+  void aLedgeInTheThroatIsSaidWhereItIsSeen() {
+    CutForm form = new CutForm("", OPEN, new Plunge.ToDepth(7.4));
+    // The throat was found at 34.9; the cutter stops within it.
+    PlanStudy seen = study(SeatReadings.NONE, form, throatTo(35.02, 11));
+    PlanStudy unseen = study(SeatReadings.NONE, form, throatTo(34.98, 11));
+    assertThat(codes(unseen)).doesNotContain(LEDGE_IN_THROAT);
+    Finding ledge = at(seen, LEDGE_IN_THROAT);
+    assertThat(ledge.severity()).isEqualTo(Severity.CAUTION);
+    assertThat(ledge.extent()).isCloseTo((35.02 - 34.9) / 2, within(1e-3));
+    assertThat(ledge.cure().orElseThrow()).isInstanceOf(Cure.AddOperation.class);
+  }
+
+  private static OpenThroat throatTo(double diameterMm, double depthMm) {
+    return new OpenThroat(OptionalDouble.of(diameterMm), 0, OptionalDouble.of(depthMm));
+  }
+
+  @Test
+  void aRingCutThroughItsFloorIsAFault() {
+    double left = withRing(14).finished().reading(ReadingKind.RING_FLOOR).orElseThrow();
+    assertThat(codes(withRing(14 - left + 0.02))).doesNotContain(THROUGH_RING_FLOOR);
+    Finding through = at(withRing(14 - left - 0.02), THROUGH_RING_FLOOR);
+    assertThat(through.severity()).isEqualTo(Severity.FAULT);
+    assertThat(through.seat()).isEqualTo("I1");
+  }
+
+  private static PlanStudy withRing(double depthMm) {
+    return study(
+        SeatReadings.NONE,
+        new FitRing(new Ring(43, 33, depthMm, 8, 0.1, "")),
+        OpenThroat.AS_WANTED,
+        new CutForm("", OPEN, new Plunge.ToDepth(7.4)));
+  }
+
+  @Test
+  void anOperationThatCannotBeIsAFaultOfThatOperation() {
+    CutForm form = new CutForm("", OPEN, new Plunge.ToDepth(7.4));
+    // A sweep that starts at 40 cannot reach to 40.
+    PlanStudy study = study(SeatReadings.NONE, form, sweepTo(40));
+    assertThat(codes(study(SeatReadings.NONE, form, sweepTo(40.1))))
+        .doesNotContain(CANNOT_BE_CARRIED_OUT);
+    Finding fault = at(study, CANNOT_BE_CARRIED_OUT);
+    assertThat(fault.severity()).isEqualTo(Severity.FAULT);
+    assertThat(fault.subject()).isEqualTo(Subject.operation(study.plan().idAt(1)));
+  }
+
+  private static SweepChamber sweepTo(double reachMm) {
+    return new SweepChamber(15, reachMm, OptionalDouble.of(40));
+  }
 }
