@@ -1,8 +1,12 @@
 package finebore.desk.controls;
 
+import javafx.geometry.VPos;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.layout.Region;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
+import javafx.scene.text.TextAlignment;
 
 /** A region that is drawn as a whole, once a frame at most, whenever a layout is asked for. */
 public abstract class DrawnRegion extends Region {
@@ -23,6 +27,22 @@ public abstract class DrawnRegion extends Region {
 
   /** Draws everything anew. */
   protected abstract void draw(GraphicsContext g, double width, double height);
+
+  /** Writes words about the middle of a line. */
+  protected static void write(
+      GraphicsContext g,
+      Font font,
+      String words,
+      double x,
+      double y,
+      Color colour,
+      TextAlignment align) {
+    g.setFont(font);
+    g.setFill(colour);
+    g.setTextAlign(align);
+    g.setTextBaseline(VPos.CENTER);
+    g.fillText(words, x, y);
+  }
 
   @Override
   protected final void layoutChildren() {

@@ -15,12 +15,12 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.function.Supplier;
 import javafx.beans.property.DoubleProperty;
-import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
 
@@ -148,16 +148,16 @@ public final class LiftStrip extends DrawnRegion {
       Color colour,
       TextAlignment align,
       boolean figures) {
-    g.setFont(figures ? Theme.figures(size()) : Theme.words(size() * 0.87));
-    g.setFill(colour);
-    g.setTextAlign(align);
-    g.setTextBaseline(VPos.CENTER);
-    g.fillText(words, x, y);
+    write(g, font(figures), words, x, y, colour, align);
+  }
+
+  private Font font(boolean figures) {
+    return figures ? Theme.figures(size()) : Theme.words(size() * 0.87);
   }
 
   private double length(String words, boolean figures) {
     Text probe = new Text(words);
-    probe.setFont(figures ? Theme.figures(size()) : Theme.words(size() * 0.87));
+    probe.setFont(font(figures));
     return probe.getLayoutBounds().getWidth();
   }
 

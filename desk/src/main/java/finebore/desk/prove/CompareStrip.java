@@ -11,9 +11,9 @@ import finebore.words.UnitSystem;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
-import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 
 /** The change at every lift between two tests, with the band that the bench cannot tell. */
@@ -157,10 +157,10 @@ final class CompareStrip extends DrawnRegion {
       Color colour,
       TextAlignment align,
       boolean figures) {
-    g.setFont(figures ? Theme.figures(size()) : Theme.words(size() * 0.87));
-    g.setFill(colour);
-    g.setTextAlign(align);
-    g.setTextBaseline(VPos.CENTER);
-    g.fillText(words, x, y);
+    write(g, font(figures), words, x, y, colour, align);
+  }
+
+  private Font font(boolean figures) {
+    return figures ? Theme.figures(size()) : Theme.words(size() * 0.87);
   }
 }
