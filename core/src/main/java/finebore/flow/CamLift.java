@@ -1,32 +1,124 @@
 package finebore.flow;
 
+import finebore.code.RuleViolation;
+import finebore.code.Term;
 import finebore.quantity.Quantity;
+import finebore.units.Dimension;
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.List;
 import java.util.function.DoubleUnaryOperator;
+import java.util.stream.IntStream;
 
 /**
  * Lift at the valve over crank angle.
  *
  * @param maxLiftMm greatest lift at the valve, mm
  * @param durationDeg crank degrees the valve is open
+ * @param table the lift as it was measured; empty where only the two figures are known. The figures
+ *     are those of the table where there is one
  */
-public record CamLift(double maxLiftMm, double durationDeg) {
+@RecordBuilder
+public record CamLift(double maxLiftMm, double durationDeg, List<Step> table)
+    implements CamLiftBuilder.With {
+
+  /**
+   * Lift at a place of the crank.
+   *
+   * @param crankDeg degrees, counted from anywhere
+   * @param liftMm at the valve, mm
+   */
+  public record Step(double crankDeg, double liftMm) {
+    public Step {
+      Quantity.CAM_TABLE_DEGREE.check(crankDeg);
+      Quantity.CAM_TABLE_LIFT.check(liftMm);
+    }
+  }
 
   private static final int STEPS = 120;
+  private static final int FEWEST_IN_TABLE = 5;
+  private static final int MOST_IN_TABLE = 1500;
+  private static final double SAME = 1e-6;
 
   public CamLift {
+    table = List.copyOf(table);
     Quantity.CAM_LIFT.check(maxLiftMm);
     Quantity.CAM_DURATION.check(durationDeg);
+    if (!table.isEmpty()) {
+      check(table);
+      if (Math.abs(maxLiftMm - highest(table)) > SAME
+          || Math.abs(durationDeg - length(table)) > SAME) {
+        throw RuleViolation.of("camAsInTable")
+            .with("lift", Term.length(highest(table)))
+            .with("duration", crank(length(table)));
+      }
+    }
+  }
+
+  /** A cam of which only the two figures are known. */
+  public CamLift(double maxLiftMm, double durationDeg) {
+    this(maxLiftMm, durationDeg, List.of());
   }
 
   /**
-   * Lift at a part of the duration, mm: a 3-4-5 polynomial up and the same down (R. L. Norton, Cam
-   * Design and Manufacturing Handbook, from memory), standing in for the real cam.
+   * A cam as measured.
+   *
+   * @param table lifts from where the valve opens to where it closes, degrees rising
+   */
+  public static CamLift measured(List<Step> table) {
+    check(table);
+    return new CamLift(highest(table), length(table), table);
+  }
+
+  private static void check(List<Step> table) {
+    if (table.size() < FEWEST_IN_TABLE || table.size() > MOST_IN_TABLE) {
+      throw RuleViolation.of("camTableSize")
+          .with("fewest", Term.count(FEWEST_IN_TABLE))
+          .with("most", Term.count(MOST_IN_TABLE))
+          .with("value", Term.count(table.size()));
+    }
+    for (int k = 1; k < table.size(); k++) {
+      if (table.get(k).crankDeg() <= table.get(k - 1).crankDeg()) {
+        throw RuleViolation.of("camDegreesRise")
+            .with("value", crank(table.get(k).crankDeg()))
+            .with("before", crank(table.get(k - 1).crankDeg()));
+      }
+    }
+  }
+
+  private static Term crank(double deg) {
+    return new Term.Figure(Dimension.CRANK, deg);
+  }
+
+  private static double highest(List<Step> table) {
+    return table.stream().mapToDouble(Step::liftMm).max().orElseThrow();
+  }
+
+  private static double length(List<Step> table) {
+    return table.getLast().crankDeg() - table.getFirst().crankDeg();
+  }
+
+  /**
+   * Lift at a part of the duration, mm: straight between the lifts of the table; without one a
+   * 3-4-5 polynomial up and the same down (R. L. Norton, Cam Design and Manufacturing Handbook,
+   * from memory), standing in for the real cam.
    *
    * @param part 0 when the valve opens, 1 when it closes
    */
   public double liftAt(double part) {
-    double x = Math.clamp(1 - Math.abs(2 * part - 1), 0, 1);
-    return maxLiftMm * x * x * x * (10 - 15 * x + 6 * x * x);
+    if (table.isEmpty()) {
+      double x = Math.clamp(1 - Math.abs(2 * part - 1), 0, 1);
+      return maxLiftMm * x * x * x * (10 - 15 * x + 6 * x * x);
+    }
+    double deg = table.getFirst().crankDeg() + Math.clamp(part, 0, 1) * durationDeg;
+    int after =
+        IntStream.range(1, table.size() - 1)
+            .filter(k -> table.get(k).crankDeg() >= deg)
+            .findFirst()
+            .orElse(table.size() - 1);
+    Step a = table.get(after - 1);
+    Step b = table.get(after);
+    double way = (deg - a.crankDeg()) / (b.crankDeg() - a.crankDeg());
+    return a.liftMm() + Math.clamp(way, 0, 1) * (b.liftMm() - a.liftMm());
   }
 
   /** Mean over the opening of what hangs on the lift, each crank degree counting the same. */

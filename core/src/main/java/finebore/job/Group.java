@@ -98,13 +98,13 @@ public record Group(
               "cam.lift",
               Quantity.CAM_LIFT,
               g -> g.cam.maxLiftMm(),
-              (g, mm) -> g.withCam(new CamLift(mm, g.cam.durationDeg()))),
+              (g, mm) -> g.withCam(g.cam.withMaxLiftMm(mm))),
           Setting.number(
               "durationDeg",
               "cam.duration",
               Quantity.CAM_DURATION,
               g -> g.cam.durationDeg(),
-              (g, deg) -> g.withCam(new CamLift(g.cam.maxLiftMm(), deg))),
+              (g, deg) -> g.withCam(g.cam.withDurationDeg(deg))),
           Setting.optional(
               "axisFromBoreMm",
               "group.axisFromBore",

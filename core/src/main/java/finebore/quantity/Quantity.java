@@ -62,6 +62,8 @@ public enum Quantity implements Coded {
   VALVE_SPACING("valveSpacing", Dimension.LENGTH, 5, 300),
   CAM_LIFT("camLift", Dimension.LENGTH, 0.5, 50),
   CAM_DURATION("camDuration", Dimension.CRANK, 60, 500),
+  CAM_TABLE_DEGREE("camTableDegree", Dimension.CRANK, -720, 1440),
+  CAM_TABLE_LIFT("camTableLift", Dimension.LENGTH, 0, 50),
   // Cutters and operations.
   ARC_FROM("arcFrom", Dimension.ANGLE, 0, 90),
   ARC_TO("arcTo", Dimension.ANGLE, 0, 90),

@@ -6,8 +6,12 @@ import static org.assertj.core.api.Assertions.within;
 
 import finebore.Samples;
 import finebore.flow.Bands.Band;
+import finebore.flow.CamLift.Step;
 import finebore.units.Unit;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.OptionalInt;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
 class FlowCurveTest {
@@ -63,6 +67,43 @@ class FlowCurveTest {
     assertThat(cam.liftAt(0.3)).isCloseTo(cam.liftAt(0.7), within(1e-12));
     assertThatThrownBy(() -> new CamLift(0, 270)).hasMessageContaining("quantity.camLift");
     assertThatThrownBy(() -> new CamLift(10, 20)).hasMessageContaining("quantity.camDuration");
+  }
+
+  @Test
+  void aMeasuredCamIsReadFromItsTable() {
+    CamLift cam =
+        CamLift.measured(
+            List.of(
+                new Step(100, 0),
+                new Step(140, 2),
+                new Step(200, 9),
+                new Step(260, 4),
+                new Step(300, 1)));
+    assertThat(cam.maxLiftMm()).isEqualTo(9);
+    assertThat(cam.durationDeg()).isEqualTo(200);
+    assertThat(cam.liftAt(0)).isZero();
+    assertThat(cam.liftAt(0.1)).isCloseTo(1, within(1e-12));
+    assertThat(cam.liftAt(0.35)).isCloseTo(5.5, within(1e-12));
+    assertThat(cam.liftAt(0.5)).isCloseTo(9, within(1e-12));
+    assertThat(cam.liftAt(0.9)).isCloseTo(2.5, within(1e-12));
+    assertThat(cam.liftAt(1)).isEqualTo(1);
+    // Area of the trapezia over the duration.
+    double mean = (40 * 1 + 60 * 5.5 + 60 * 6.5 + 40 * 2.5) / 200;
+    assertThat(cam.meanOf(lift -> lift)).isCloseTo(mean, within(0.01));
+  }
+
+  @Test
+  void whatIsNoCamIsRefused() {
+    List<Step> rising = IntStream.range(0, 5).mapToObj(k -> new Step(40 * k, 2 * k)).toList();
+    CamLift cam = CamLift.measured(rising);
+    assertThatThrownBy(() -> cam.withMaxLiftMm(8.1)).hasMessageContaining("camAsInTable");
+    assertThatThrownBy(() -> cam.withDurationDeg(161)).hasMessageContaining("camAsInTable");
+    assertThatThrownBy(() -> CamLift.measured(rising.subList(0, 4)))
+        .hasMessageContaining("camTableSize");
+    List<Step> twice = new ArrayList<>(rising);
+    twice.set(3, new Step(80, 5));
+    assertThatThrownBy(() -> CamLift.measured(twice)).hasMessageContaining("camDegreesRise");
+    assertThatThrownBy(() -> new Step(0, 50.1)).hasMessageContaining("camTableLift");
   }
 
   @Test

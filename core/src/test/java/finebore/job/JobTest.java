@@ -6,9 +6,16 @@ import static org.assertj.core.api.Assertions.within;
 
 import finebore.Samples;
 import finebore.flow.Bands;
+import finebore.seat.Cut;
+import finebore.seat.Seat;
 import finebore.units.Units;
+import finebore.valve.Pairing;
+import finebore.valve.Underhead;
+import finebore.valve.Valve;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 
 class JobTest {
 
@@ -35,6 +42,22 @@ class JobTest {
     assertThat(edited.exhaust().found()).isEqualTo(job.exhaust().found());
     assertThat(edited.intake()).isEqualTo(job.intake());
     assertThat(edited.withUnits(Units.INCH).withPractice("race").units()).isEqualTo(Units.INCH);
+  }
+
+  @ParameterizedTest
+  @EnumSource(PairingPart.class)
+  void eachPartIsTakenOverByItself(PairingPart part) {
+    Pairing found = Samples.pairing();
+    Pairing wanted =
+        new Pairing(
+            Seat.of(List.of(new Cut(45, 1.3), new Cut(70, 2)), 0, 41.5, 9.5, 36.5, 8, 38, 21, 3),
+            new Valve(43, 1.1, 44, 1.9, List.of(new Cut(25, 1.2)), new Underhead(18, 9), 6.5, 0.2));
+    Pairing taken = part.take(wanted, found);
+    for (PairingPart any : PairingPart.values()) {
+      assertThat(any.isSame(wanted, found)).isFalse();
+      assertThat(any.isSame(taken, found)).as("%s from found", any).isEqualTo(any == part);
+      assertThat(any.isSame(taken, wanted)).as("%s as wanted", any).isEqualTo(any != part);
+    }
   }
 
   @Test

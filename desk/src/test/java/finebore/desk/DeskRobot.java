@@ -101,7 +101,7 @@ final class DeskRobot extends FxRobot {
     Platform.runLater(task);
     try {
       T value = task.get();
-      WaitForAsyncUtils.waitForFxEvents();
+      WaitForAsyncUtils.waitForFxEvents(2);
       return value;
     } catch (InterruptedException | ExecutionException e) {
       throw new AssertionError(e);
@@ -196,7 +196,7 @@ final class DeskRobot extends FxRobot {
         });
     write(typed);
     type(javafx.scene.input.KeyCode.ENTER);
-    WaitForAsyncUtils.waitForFxEvents();
+    WaitForAsyncUtils.waitForFxEvents(2);
   }
 
   /** Chooses what reads so. */
@@ -217,12 +217,12 @@ final class DeskRobot extends FxRobot {
     press(javafx.scene.input.KeyCode.CONTROL)
         .type(digit)
         .release(javafx.scene.input.KeyCode.CONTROL);
-    WaitForAsyncUtils.waitForFxEvents();
+    WaitForAsyncUtils.waitForFxEvents(2);
   }
 
   /** What is said to the hand that types. */
   String said() {
-    WaitForAsyncUtils.waitForFxEvents();
+    WaitForAsyncUtils.waitForFxEvents(2);
     return session.messages().said().get().text();
   }
 

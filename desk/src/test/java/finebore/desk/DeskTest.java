@@ -63,7 +63,7 @@ class DeskTest {
       desk.moveTo(from.getX() + dx * k / 8, from.getY() + dy * k / 8);
     }
     desk.release(MouseButton.PRIMARY);
-    WaitForAsyncUtils.waitForFxEvents();
+    WaitForAsyncUtils.waitForFxEvents(2);
   }
 
   @Test

@@ -59,7 +59,7 @@ class ProveTest {
 
   private void prove() {
     desk.goTo(KeyCode.DIGIT4);
-    WaitForAsyncUtils.waitForFxEvents();
+    WaitForAsyncUtils.waitForFxEvents(2);
     assertThat(desk.isShown("#prove-station")).isTrue();
   }
 
@@ -78,7 +78,7 @@ class ProveTest {
 
   private void await(java.util.concurrent.Callable<Boolean> condition) throws TimeoutException {
     WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, condition);
-    WaitForAsyncUtils.waitForFxEvents();
+    WaitForAsyncUtils.waitForFxEvents(2);
   }
 
   private void empty(String field) {
@@ -89,12 +89,12 @@ class ProveTest {
           text.selectAll();
         });
     desk.type(KeyCode.DELETE).type(KeyCode.ENTER);
-    WaitForAsyncUtils.waitForFxEvents();
+    WaitForAsyncUtils.waitForFxEvents(2);
   }
 
   private FlowTest newTest() {
     desk.press(KeyCode.CONTROL, KeyCode.T).release(KeyCode.T, KeyCode.CONTROL);
-    WaitForAsyncUtils.waitForFxEvents();
+    WaitForAsyncUtils.waitForFxEvents(2);
     return job().bench().tests().getLast();
   }
 
@@ -107,7 +107,7 @@ class ProveTest {
     focus(cell(fresh.id(), 0.5));
     desk.write("4.3").type(KeyCode.ENTER).write("8.9; 9.1").type(KeyCode.ENTER);
     desk.write("48 cfm").type(KeyCode.DOWN).write("61.5 % 3").type(KeyCode.ENTER);
-    WaitForAsyncUtils.waitForFxEvents();
+    WaitForAsyncUtils.waitForFxEvents(2);
     FlowTest typed = job().bench().tests().getLast();
     assertThat(typed.lifts()).hasSize(4);
     assertThat(typed.at(0.5).orElseThrow().readings()).containsExactly(BenchReading.flow(0.0043));
@@ -147,7 +147,7 @@ class ProveTest {
     TextField cell = cell(fresh.id(), 2);
     focus(cell);
     desk.write("lots").type(KeyCode.ENTER);
-    WaitForAsyncUtils.waitForFxEvents();
+    WaitForAsyncUtils.waitForFxEvents(2);
     assertThat(desk.said())
         .contains("Cannot read \"lots\"; expected a flow such as 120 cfm or 56.6 l/s");
     assertThat(cell.getText()).isEqualTo("lots");
@@ -189,7 +189,7 @@ class ProveTest {
     Files.writeString(table, "h,Q,noise\n1,8.9,\ntwo,17,\n3,25.4,yes\n4,,\n");
     desk.picks.table = Optional.of(table);
     desk.press(KeyCode.CONTROL, KeyCode.I).release(KeyCode.I, KeyCode.CONTROL);
-    WaitForAsyncUtils.waitForFxEvents();
+    WaitForAsyncUtils.waitForFxEvents(2);
     assertThat(desk.isShown("#import-pane")).isTrue();
     assertThat(desk.text("#import-outcome")).contains("what does it hold?");
     assertThat(desk.<Button>lookup("#import-take").query().isDisabled()).isTrue();

@@ -13,16 +13,23 @@ import finebore.cutting.OpenThroat;
 import finebore.cutting.Operation;
 import finebore.cutting.Plunge;
 import finebore.cutting.SweepChamber;
+import finebore.flow.CamLift;
 import finebore.found.Measure;
 import finebore.found.Ring;
+import finebore.job.PairingPart;
 import finebore.job.Plan;
+import finebore.job.Port;
+import finebore.valve.Pairing;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import javafx.scene.control.Button;
+import javafx.scene.control.Hyperlink;
 import javafx.scene.control.MenuButton;
+import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
+import javafx.scene.control.TitledPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
@@ -157,7 +164,7 @@ class SettingsTest {
     desk.enter("field-ringHeightMm", "9.5");
     desk.enter("field-ringFitMm", "0.12");
     desk.clickOn("#field-ringMaterial-text").write("sintered").type(KeyCode.ENTER);
-    WaitForAsyncUtils.waitForFxEvents();
+    WaitForAsyncUtils.waitForFxEvents(2);
     assertThat(((FitRing) operation()).ring())
         .isEqualTo(new Ring(45, 34, 17, 9.5, 0.12, "sintered"));
     assertThat(desk.text("#operation-1-outcome")).contains("puts in");
@@ -228,7 +235,7 @@ class SettingsTest {
                     j.withHead(
                         j.head().withReading("I1", Measure.RING_OUTSIDE, OptionalDouble.of(44)))));
     desk.clickOn("#found-ring-material").write("bronze").type(KeyCode.ENTER);
-    WaitForAsyncUtils.waitForFxEvents();
+    WaitForAsyncUtils.waitForFxEvents(2);
     assertThat(desk.session.job().head().readingsOf("I1").ringMaterial()).isEqualTo("bronze");
   }
 
@@ -249,6 +256,67 @@ class SettingsTest {
     int before = desk.session.job().layout().cylindersPerHead();
     desk.enter("field-cylindersPerHead", "1.5");
     assertThat(desk.session.job().layout().cylindersPerHead()).isEqualTo(before);
+  }
+
+  @Test
+  void aGroupOfFiguresGoesBackToWhatWasFound() {
+    desk.runFx(() -> ((ToggleButton) desk.lookup("#show-planned").query()).fire());
+    Pairing planned = desk.session.job().intake().planned();
+    Pairing found = desk.session.job().typical(Port.INTAKE);
+    desk.runFx(() -> ((Hyperlink) desk.lookup("#same-as-found-valve").query()).fire());
+    Pairing after = desk.session.job().intake().planned();
+    assertThat(PairingPart.VALVE.isSame(after, found)).isTrue();
+    assertThat(after.seat()).isEqualTo(planned.seat());
+    assertThat(after.valve().backCuts()).isEqualTo(planned.valve().backCuts());
+    assertThat(desk.isShown("#same-as-found-valve")).isFalse();
+    assertThat(desk.isShown("#same-as-found-cuts")).isTrue();
+    desk.runFx(() -> ((ToggleButton) desk.lookup("#show-found").query()).fire());
+    assertThat(desk.isShown("#same-as-found-cuts")).isFalse();
+  }
+
+  @Test
+  void aCamIsPastedAndItsFiguresFollow() {
+    desk.clickOn("#station-job");
+    TitledPane pane = desk.lookup("#exhaust-cam-table").query();
+    TextArea table = desk.lookup("#exhaust-cam-table-text").query();
+    desk.runFx(() -> pane.setExpanded(true));
+    desk.settle();
+    desk.runFx(
+        () -> {
+          table.requestFocus();
+          table.setText("deg\tLift (in)\n0\t0\n60\t0.1\n120\t0.4\n180\tx\n240\t0");
+          desk.window.scene().lookup("#job-name").requestFocus();
+        });
+    assertThat(desk.said()).contains("line 5").contains("180\tx");
+    assertThat(table.getText()).contains("180\tx");
+    assertThat(desk.session.job().exhaust().cam().maxLiftMm()).isEqualTo(10.2);
+    desk.runFx(
+        () -> {
+          table.requestFocus();
+          table.setText(table.getText().replace("x", "0.2"));
+          desk.window.scene().lookup("#job-name").requestFocus();
+        });
+    assertThat(desk.session.job().exhaust().cam().maxLiftMm()).isCloseTo(10.16, within(1e-9));
+    assertThat(desk.session.job().exhaust().cam().durationDeg()).isEqualTo(240);
+    assertThat(desk.session.job().intake().cam().table()).isEmpty();
+    desk.enter("field-exhaust-maxLiftMm", "9");
+    assertThat(desk.said()).contains("lift table gives 10.16 mm over 240\u00b0");
+    desk.runFx(
+        () -> {
+          table.requestFocus();
+          table.setText("");
+          desk.window.scene().lookup("#job-name").requestFocus();
+        });
+    assertThat(desk.session.job().exhaust().cam()).isEqualTo(new CamLift(10.16, 240));
+  }
+
+  @Test
+  void goingToFoundKeepsTheSeatLookedAt() {
+    desk.runFx(() -> desk.session.step(3));
+    assertThat(desk.session.seat().get().label()).isEqualTo("E2");
+    desk.goTo(KeyCode.DIGIT1);
+    assertThat(desk.session.seat().get().label()).isEqualTo("E2");
+    assertThat(desk.focused()).startsWith("cell-E2-");
   }
 
   @Test

@@ -58,7 +58,7 @@ class StationsTest {
         });
     desk.write(typed);
     desk.type(KeyCode.ENTER);
-    WaitForAsyncUtils.waitForFxEvents();
+    WaitForAsyncUtils.waitForFxEvents(2);
   }
 
   @Test
@@ -162,7 +162,7 @@ class StationsTest {
     assertThat(desk.onFx(() -> which().getValue().seat())).isEqualTo("E1");
     assertThat(desk.lookup("#overrule").query().isDisabled()).isTrue();
     desk.clickOn("#overrule-reason").write("one seat is to be hand lapped").type(KeyCode.ENTER);
-    WaitForAsyncUtils.waitForFxEvents();
+    WaitForAsyncUtils.waitForFxEvents(2);
     assertThat(plan().overrules().getFirst().reason()).isEqualTo("one seat is to be hand lapped");
     // It speaks for E1 alone: E2 still stands in the way.
     assertThat(plan().overrules()).hasSize(1);

@@ -18,6 +18,7 @@ import finebore.valve.Pairing;
 import finebore.valve.Underhead;
 import finebore.valve.Valve;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 
 /** Reads a job out of a JSON tree. */
@@ -61,10 +62,24 @@ final class JobReader {
         n.at("found").build(JobReader::pairing),
         n.at("plans").list(p -> p.build(JobReader::plan)),
         n.at("chosenPlan").whole() - 1,
-        n.at("cam")
-            .build(c -> new CamLift(c.at("maxLiftMm").number(), c.at("durationDeg").number())),
+        n.at("cam").build(JobReader::cam),
         n.at("axisFromBoreMm").optionalNumber(),
         n.at("retainerToSealMm").optionalNumber());
+  }
+
+  private static CamLift cam(Node n) {
+    return new CamLift(
+        n.at("maxLiftMm").number(),
+        n.at("durationDeg").number(),
+        n.at("table").isAbsent()
+            ? List.of()
+            : n.at("table")
+                .list(
+                    s ->
+                        s.build(
+                            r ->
+                                new CamLift.Step(
+                                    r.at("crankDeg").number(), r.at("liftMm").number()))));
   }
 
   private static Map<String, Plan> exceptions(Node n) {

@@ -67,6 +67,11 @@ final class JobWriter {
     ObjectNode cam = n.putObject("cam");
     cam.put("maxLiftMm", group.cam().maxLiftMm());
     cam.put("durationDeg", group.cam().durationDeg());
+    ArrayNode table = cam.putArray("table");
+    group
+        .cam()
+        .table()
+        .forEach(s -> table.addObject().put("crankDeg", s.crankDeg()).put("liftMm", s.liftMm()));
     optional(n, "axisFromBoreMm", group.axisFromBoreMm());
     optional(n, "retainerToSealMm", group.retainerToSealMm());
     return n;

@@ -191,7 +191,7 @@ public final class TestImport {
     return !cell.isBlank() && guess(cell).role().isPresent();
   }
 
-  private static Column guess(String heading) {
+  static Column guess(String heading) {
     String plain = heading.strip().toLowerCase(Locale.ROOT).replace("\u00b0", "");
     Matcher at = FLOW_AT.matcher(plain);
     if (at.matches()) {

@@ -19,6 +19,7 @@ import finebore.cutting.SweepChamber;
 import finebore.cutting.UsualOperations;
 import finebore.finding.FindingCode;
 import finebore.finding.Subject;
+import finebore.flow.CamLift;
 import finebore.found.Measure;
 import finebore.found.Ring;
 import finebore.job.Head;
@@ -37,6 +38,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -80,6 +82,7 @@ class JobFileTest {
           JobFile.demo("tuff-650"),
           JobFile.demo("gabbro-4.2"),
           anyOperation(),
+          withCamTable(),
           NewJob.of(Units.INCH),
           NewJob.of(Units.MM)
         }) {
@@ -87,6 +90,16 @@ class JobFileTest {
       assertThat(JobFile.read(file).job()).isEqualTo(job);
       assertThat(schema().validate(Files.readString(file), InputFormat.JSON)).isEmpty();
     }
+  }
+
+  private static Job withCamTable() {
+    Job job = JobFile.demo();
+    CamLift cam =
+        CamLift.measured(
+            IntStream.rangeClosed(0, 6)
+                .mapToObj(k -> new CamLift.Step(95 + 41.5 * k, k * (6 - k) + 0.13))
+                .toList());
+    return job.withExhaust(job.exhaust().withCam(cam));
   }
 
   /** The demo with every kind of operation and plunge, an overrule and an exception. */

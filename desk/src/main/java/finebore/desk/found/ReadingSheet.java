@@ -227,15 +227,12 @@ final class ReadingSheet extends BorderPane {
     }
   }
 
-  /** Puts the keyboard on the first reading that is missing, or the first. */
+  /** Puts the keyboard on the first missing reading of the seat looked at, or on its first. */
   void focusFirst() {
-    focus(
-        Math.max(
-            0,
-            cells.indexOf(
-                cells.stream()
-                    .filter(c -> c.getText().isEmpty())
-                    .findFirst()
-                    .orElse(cells.getFirst()))));
+    List<ReadingCell> own =
+        cells.stream().filter(c -> c.place().equals(session.seat().get())).toList();
+    ReadingCell due =
+        own.stream().filter(c -> c.getText().isEmpty()).findFirst().orElse(own.getFirst());
+    focus(cells.indexOf(due));
   }
 }

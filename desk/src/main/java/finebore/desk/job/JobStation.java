@@ -56,7 +56,8 @@ public final class JobStation extends BorderPane {
           .getChildren()
           .addAll(
               heading(session.words().of(port, "group").toUpperCase(java.util.Locale.ROOT)),
-              group(port));
+              group(port),
+              new CamTablePane(session, port));
     }
     Label lean = new Label(session.say("job.grows"));
     lean.setWrapText(true);

@@ -29,7 +29,6 @@ final class CutStackEditor extends VBox {
 
   private final JobSession session;
   private final List<Row> rows = new ArrayList<>();
-  private final Label heading = new Label();
   private final VBox list = new VBox(4);
   private final ToggleGroup sealing = new ToggleGroup();
 
@@ -41,8 +40,7 @@ final class CutStackEditor extends VBox {
     add.setId("add-cut");
     add.setTooltip(new Tooltip(session.say("cuts.add.tip")));
     add.setOnAction(e -> add());
-    heading.getStyleClass().add("heading");
-    getChildren().addAll(heading, list, add);
+    getChildren().addAll(list, add);
     session.work().addListener((o, was, is) -> show());
     show();
   }
@@ -67,7 +65,6 @@ final class CutStackEditor extends VBox {
 
   private void show() {
     Seat seat = seat();
-    heading.setText(session.say("cuts.heading", "unit", session.units().length().symbol()));
     while (rows.size() < seat.cuts().size()) {
       rows.add(new Row(rows.size()));
     }
