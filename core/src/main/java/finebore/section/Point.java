@@ -16,7 +16,10 @@ public record Point(double r, double z) {
 
   /** Distance to another point, mm. */
   public double distanceTo(Point other) {
-    return Math.hypot(other.r - r, other.z - z);
+    double dr = other.r - r;
+    double dz = other.z - z;
+    // No length in a head overflows, and Math.hypot takes twenty times as long.
+    return Math.sqrt(dr * dr + dz * dz);
   }
 
   /** This point moved by (dr, dz) mm. */

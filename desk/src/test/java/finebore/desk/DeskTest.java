@@ -142,6 +142,20 @@ class DeskTest {
     assertThat(planned().seat().cuts().get(1).angleDeg()).isEqualTo(45);
   }
 
+  @Test
+  void aGripDraggedPastTheMetalComesBackInTheSameDrag() {
+    double before = planned().seat().throatDiameterMm();
+    Point2D from = grip("throat");
+    desk.moveTo(from.getX(), from.getY()).press(MouseButton.PRIMARY);
+    desk.moveTo(from.getX() - 60, from.getY());
+    WaitForAsyncUtils.waitForFxEvents();
+    assertThat(planned().seat().throatDiameterMm()).isLessThan(before - 2);
+    desk.moveTo(from.getX() - 6, from.getY());
+    WaitForAsyncUtils.waitForFxEvents();
+    desk.release(MouseButton.PRIMARY);
+    assertThat(planned().seat().throatDiameterMm()).isBetween(before - 1, before - 0.05);
+  }
+
   private static MouseEvent mouse(
       javafx.event.EventType<MouseEvent> type, Point2D at, double dx, double dy) {
     return new MouseEvent(

@@ -52,7 +52,7 @@ public final class SectionView extends DrawnRegion {
 
   /** A drag under way. */
   private record Gesture(
-      String grip, String name, Pairing start, double x, double y, ViewFrame frame) {}
+      Optional<Grip> grip, String name, Pairing start, double x, double y, ViewFrame frame) {}
 
   /** How far a grip has been pulled, px, and whether Shift was down. */
   private record Pull(double dx, double dy, boolean other) {}
@@ -201,14 +201,7 @@ public final class SectionView extends DrawnRegion {
     Optional<Grip> grip = gripAt(e.getX(), e.getY());
     choose(grip.map(Grip::id).orElse(""));
     gestures++;
-    gesture =
-        new Gesture(
-            grip.map(Grip::id).orElse(""),
-            "drag " + gestures,
-            pairing(),
-            e.getX(),
-            e.getY(),
-            frame);
+    gesture = new Gesture(grip, "drag " + gestures, pairing(), e.getX(), e.getY(), frame);
     if (grip.isPresent()) {
       pulls.start();
     }
@@ -246,10 +239,8 @@ public final class SectionView extends DrawnRegion {
     Gesture at = gesture;
     newest.ifPresent(
         pull ->
-            grips().stream()
-                .filter(g -> g.id().equals(at.grip()))
-                .findFirst()
-                .ifPresent(grip -> change(at.name(), start -> pulled(grip, at, pull))));
+            // The grip as taken hold of: the corner itself may be gone for a while.
+            at.grip().ifPresent(grip -> change(at.name(), start -> pulled(grip, at, pull))));
   }
 
   private Pairing pulled(Grip grip, Gesture at, Pull pull) {

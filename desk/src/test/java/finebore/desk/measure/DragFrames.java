@@ -66,9 +66,9 @@ public final class DragFrames extends Application {
         fire(plan, MouseEvent.MOUSE_DRAGGED, start, -15 + 15 * Math.cos((frame - 0.5) / 20.0));
         fire(plan, MouseEvent.MOUSE_DRAGGED, start, -15 + 15 * Math.cos(frame / 20.0));
         if (frame >= 0) {
-          between[frame] = (now - last) / 1e6;
+          between[frame] = (System.nanoTime() - last) / 1e6;
         }
-        last = now;
+        last = System.nanoTime();
         frame++;
         if (frame == FRAMES) {
           stop();
