@@ -1,9 +1,11 @@
 package finebore.practice;
 
 import finebore.code.Coded;
+import finebore.code.RuleViolation;
 import finebore.code.Term;
 import finebore.job.Port;
 import finebore.study.ReadingKind;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Collections;
 import java.util.Map;
 import java.util.Optional;
@@ -18,15 +20,23 @@ import java.util.TreeMap;
  * @param intake wanted ranges by reading
  * @param exhaust wanted ranges by reading
  */
+@RecordBuilder
 public record Practice(
     String id,
     String name,
     String about,
     Map<ReadingKind, Range> intake,
     Map<ReadingKind, Range> exhaust)
-    implements Coded {
+    implements Coded, PracticeBuilder.With {
+
+  private static final int LONGEST_NAME = 60;
 
   public Practice {
+    if (name.isBlank() || name.length() > LONGEST_NAME) {
+      throw RuleViolation.of("practiceName")
+          .with("most", Term.count(LONGEST_NAME))
+          .with("value", Term.count(name.length()));
+    }
     intake = Collections.unmodifiableMap(new TreeMap<>(intake));
     exhaust = Collections.unmodifiableMap(new TreeMap<>(exhaust));
   }
@@ -42,6 +52,23 @@ public record Practice(
   }
 
   public Optional<Range> wanted(Port port, ReadingKind kind) {
-    return Optional.ofNullable((port == Port.INTAKE ? intake : exhaust).get(kind));
+    return Optional.ofNullable(of(port).get(kind));
+  }
+
+  private Map<ReadingKind, Range> of(Port port) {
+    return port == Port.INTAKE ? intake : exhaust;
+  }
+
+  /** The same under another id and name. */
+  public Practice named(String otherId, String otherName) {
+    return new Practice(otherId, otherName, about, intake, exhaust);
+  }
+
+  /** With another range for a reading; nothing wants nothing of it. */
+  public Practice with(Port port, ReadingKind kind, Optional<Range> range) {
+    Map<ReadingKind, Range> changed = new TreeMap<>(of(port));
+    changed.remove(kind);
+    range.ifPresent(r -> changed.put(kind, r));
+    return port == Port.INTAKE ? withIntake(changed) : withExhaust(changed);
   }
 }

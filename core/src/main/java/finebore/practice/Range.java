@@ -6,6 +6,7 @@ import finebore.code.Term;
 import finebore.finding.Basis;
 import finebore.study.ReadingKind;
 import finebore.units.Dimension;
+import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
@@ -36,6 +37,22 @@ public record Range(OptionalDouble min, OptionalDouble max, Basis basis) {
   /** A range with both limits. */
   public static Range of(double min, double max, Basis basis) {
     return new Range(OptionalDouble.of(min), OptionalDouble.of(max), basis);
+  }
+
+  /**
+   * A range between limits that someone of the shop has set; empty where both are gone.
+   *
+   * @throws RuleViolation if the lower one lies above the upper one
+   */
+  public static Optional<Range> own(OptionalDouble min, OptionalDouble max) {
+    return min.isEmpty() && max.isEmpty()
+        ? Optional.empty()
+        : Optional.of(new Range(min, max, Basis.OWN_PRACTICE));
+  }
+
+  /** The same limits resting on something else. */
+  public Range restingOn(Basis other) {
+    return new Range(min, max, other);
   }
 
   public boolean holds(double value) {

@@ -55,7 +55,7 @@ public final class Main {
   static final class Picture {
     private static final List<String> STATIONS =
         Stream.concat(
-                Stream.of("job", "found", "plan", "variants", "suggest"),
+                Stream.of("job", "found", "plan", "variants", "suggest", "practices", "cutters"),
                 ProveStation.VIEWS.stream())
             .toList();
 

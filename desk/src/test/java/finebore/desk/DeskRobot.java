@@ -76,6 +76,18 @@ final class DeskRobot extends FxRobot {
       return picture;
     }
 
+    Optional<Path> practice = Optional.empty();
+
+    @Override
+    public Optional<Path> practice() {
+      return practice;
+    }
+
+    @Override
+    public Optional<Path> savePractice(String suggestion) {
+      return practice;
+    }
+
     @Override
     public Unsaved unsaved(String job) {
       asked++;

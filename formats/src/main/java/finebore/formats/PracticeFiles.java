@@ -12,6 +12,7 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
@@ -73,6 +74,57 @@ public final class PracticeFiles {
       }
     }
     return List.copyOf(all.values());
+  }
+
+  /** Whether a practice ships with the program and stands as it does. */
+  public static boolean isShipped(Practice practice) {
+    return ALL.contains(practice);
+  }
+
+  /**
+   * Keeps a practice of the shop's own in a folder, in the file it came from or one of its id.
+   *
+   * @throws FileProblem if it cannot be written; what was there is then untouched
+   */
+  public static void save(Practice practice, Path folder) throws FileProblem {
+    try {
+      Files.createDirectories(folder);
+    } catch (IOException e) {
+      throw unreadable(folder, e);
+    }
+    write(practice, fileOf(practice, folder).orElse(folder.resolve(practice.id() + EXTENSION)));
+  }
+
+  /** Writes a practice to a file, to be handed on. */
+  public static void write(Practice practice, Path file) throws FileProblem {
+    SafeFile.write(file, text(practice).getBytes(StandardCharsets.UTF_8), true);
+  }
+
+  /** Takes a practice out of a folder; its last copy stays beside it with the ending .bak. */
+  public static void remove(Practice practice, Path folder) throws FileProblem {
+    Optional<Path> file = fileOf(practice, folder);
+    if (file.isPresent()) {
+      try {
+        Path kept = file.get().resolveSibling(file.get().getFileName() + ".bak");
+        Files.move(file.get(), kept, StandardCopyOption.REPLACE_EXISTING);
+      } catch (IOException e) {
+        throw unreadable(file.get(), e);
+      }
+    }
+  }
+
+  private static Optional<Path> fileOf(Practice practice, Path folder) {
+    for (Path file : in(folder, e -> {})) {
+      try {
+        if (read(file).id().equals(practice.id())) {
+          return Optional.of(file);
+        }
+      } catch (FileProblem e) {
+        // A file that is no practice is nobody's.
+        continue;
+      }
+    }
+    return Optional.empty();
   }
 
   private static List<Path> in(Path folder, Consumer<FileProblem> problem) {

@@ -12,6 +12,8 @@ import java.nio.file.Path;
 import java.util.List;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** A rack of form cutters as JSON: the one that ships with the program, and a shop's own. */
 public final class RackFile {
@@ -50,6 +52,40 @@ public final class RackFile {
     } catch (IOException e) {
       throw new FileProblem(
           FileProblem.of("unreadable", file).with("cause", FileProblem.cause(e)), e);
+    }
+  }
+
+  /**
+   * Writes a shop's rack; the last good one is kept beside it with the ending .bak.
+   *
+   * @throws FileProblem if it cannot be written; the old file is then untouched
+   */
+  public static void write(List<Cutter> cutters, Path file) throws FileProblem {
+    SafeFile.write(file, text(cutters).getBytes(StandardCharsets.UTF_8), true);
+  }
+
+  /** A rack as text, which {@link #parse} reads back. */
+  public static String text(List<Cutter> cutters) {
+    ObjectNode root = JsonMapper.shared().createObjectNode();
+    root.put("format", FORMAT).put("version", VERSION);
+    ArrayNode list = root.putArray("cutters");
+    for (Cutter cutter : cutters) {
+      ObjectNode one = list.addObject();
+      one.put("name", cutter.name()).put("use", cutter.use()).put("sealing", cutter.sealing() + 1);
+      ArrayNode profile = one.putArray("profile");
+      cutter.elements().forEach(e -> write(e, profile.addObject()));
+    }
+    return JsonMapper.shared().writerWithDefaultPrettyPrinter().writeValueAsString(root) + "\n";
+  }
+
+  private static void write(Cutter.Element element, ObjectNode into) {
+    switch (element) {
+      case Cutter.Angle(Cut cut) ->
+          into.put("angleDeg", cut.angleDeg()).put("widthMm", cut.widthMm());
+      case Cutter.Arc arc ->
+          into.put("fromDeg", arc.fromDeg())
+              .put("toDeg", arc.toDeg())
+              .put("radiusMm", arc.radiusMm());
     }
   }
 

@@ -62,20 +62,55 @@ public interface Grammar<T> {
     return new OfNumber(quantity, true);
   }
 
+  /** A number of a dimension without bounds; nothing typed is none. */
+  static Grammar<OptionalDouble> figure(Dimension dimension) {
+    return new OfFigure(dimension);
+  }
+
+  /** A number of a dimension, in shop notation. */
+  record OfFigure(Dimension dimension) implements Grammar<OptionalDouble> {
+
+    @Override
+    public OptionalDouble read(String text, UnitSystem units) throws NotationException {
+      // Gauges send the sign of what they read.
+      String bare = text.strip().replaceFirst("^\\+0*(?=\\d)", "");
+      return bare.isEmpty()
+          ? OptionalDouble.empty()
+          : OptionalDouble.of(Notation.read(dimension, bare, units));
+    }
+
+    @Override
+    public String written(OptionalDouble value, UnitSystem units) {
+      return value.isPresent() ? units.entry(dimension, value.getAsDouble()) : "";
+    }
+
+    @Override
+    public String unit(UnitSystem units) {
+      return units.unit(dimension);
+    }
+
+    @Override
+    public OptionalDouble nudged(OptionalDouble value, int nudges, UnitSystem units) {
+      return value.isEmpty()
+          ? value
+          : OptionalDouble.of(
+              value.getAsDouble() + nudges * units.nudge(dimension, value.getAsDouble()));
+    }
+  }
+
   /** A number within the bounds of a quantity, in shop notation. */
   record OfNumber(Quantity quantity, boolean mayBeEmpty) implements Grammar<OptionalDouble> {
 
     @Override
     public OptionalDouble read(String text, UnitSystem units) throws NotationException {
-      if (text.isBlank()) {
+      OptionalDouble read = figure().read(text, units);
+      if (read.isEmpty()) {
         if (!mayBeEmpty) {
           throw RuleViolation.of("missing").with("quantity", Term.name(quantity));
         }
-        return OptionalDouble.empty();
+        return read;
       }
-      // Gauges send the sign of what they read.
-      String bare = text.strip().replaceFirst("^\\+0*(?=\\d)", "");
-      double value = Notation.read(quantity.dimension(), bare, units);
+      double value = read.getAsDouble();
       if (quantity.dimension() == Dimension.COUNT && value != Math.rint(value)) {
         throw RuleViolation.of("whole")
             .with("quantity", Term.name(quantity))
@@ -84,23 +119,23 @@ public interface Grammar<T> {
       return OptionalDouble.of(quantity.check(value));
     }
 
+    private OfFigure figure() {
+      return new OfFigure(quantity.dimension());
+    }
+
     @Override
     public String written(OptionalDouble value, UnitSystem units) {
-      return value.isPresent() ? units.entry(quantity.dimension(), value.getAsDouble()) : "";
+      return figure().written(value, units);
     }
 
     @Override
     public String unit(UnitSystem units) {
-      return units.unit(quantity.dimension());
+      return figure().unit(units);
     }
 
     @Override
     public OptionalDouble nudged(OptionalDouble value, int nudges, UnitSystem units) {
-      return value.isEmpty()
-          ? value
-          : OptionalDouble.of(
-              value.getAsDouble()
-                  + nudges * units.nudge(quantity.dimension(), value.getAsDouble()));
+      return figure().nudged(value, nudges, units);
     }
   }
 }

@@ -2,7 +2,6 @@ package finebore.desk.job;
 
 import finebore.code.RuleViolation;
 import finebore.desk.controls.FieldGrid;
-import finebore.desk.session.DeskFolder;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.SeatView;
 import finebore.job.Figures;
@@ -31,7 +30,7 @@ final class JobEditor extends VBox {
   private final TextArea notes = new TextArea();
   private final Label demand = new Label();
 
-  JobEditor(JobSession session, DeskFolder folder) {
+  JobEditor(JobSession session, Runnable toShop) {
     super(6);
     this.session = session;
     setId("job-editor");
@@ -85,6 +84,9 @@ final class JobEditor extends VBox {
     Button lifts = new Button(session.say("job.usualLifts"));
     lifts.setId("usual-lifts");
     lifts.setOnAction(e -> session.edit("", JobEditor::usualLifts));
+    Button practices = new Button(session.say("job.practices"));
+    practices.setId("edit-practices");
+    practices.setOnAction(e -> toShop.run());
     getChildren()
         .addAll(
             heading("job.heading"),
@@ -94,6 +96,7 @@ final class JobEditor extends VBox {
             purpose,
             heading("job.practice"),
             practice,
+            practices,
             heading("job.test"),
             test(),
             new LiftsField(session),

@@ -3,7 +3,6 @@ package finebore.desk.job;
 import finebore.desk.controls.FieldGrid;
 import finebore.desk.controls.MessageLine;
 import finebore.desk.found.HeadPlanView;
-import finebore.desk.session.DeskFolder;
 import finebore.desk.session.JobSession;
 import finebore.desk.theme.Palette;
 import finebore.job.Figures;
@@ -40,11 +39,11 @@ public final class JobStation extends BorderPane {
       JobSession session,
       Supplier<Palette> palette,
       Supplier<Double> textScale,
-      DeskFolder folder,
+      Runnable toShop,
       Runnable toFound) {
     this.session = session;
     setId("job-station");
-    editor = new JobEditor(session, folder);
+    editor = new JobEditor(session, toShop);
     plan = new HeadPlanView(session, palette, textScale, Set::of);
     engine = new FieldGrid(session, COLUMNS);
     Figures.ENGINE.forEach(s -> engine.part(s, Job::engine, Job::withEngine));

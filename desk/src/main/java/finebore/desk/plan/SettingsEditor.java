@@ -7,6 +7,7 @@ import finebore.cutting.Cutting;
 import finebore.cutting.Operation;
 import finebore.cutting.OperationSetting;
 import finebore.cutting.Plunge;
+import finebore.desk.controls.CutterDrawing;
 import finebore.desk.controls.EntryField;
 import finebore.desk.controls.Grammar;
 import finebore.desk.session.JobSession;
@@ -215,7 +216,7 @@ final class SettingsEditor extends VBox {
     made.setWrapText(true);
     made.setMinHeight(Region.USE_PREF_SIZE);
     made.getStyleClass().addAll("small", "muted");
-    CutterDrawing drawing = new CutterDrawing(session);
+    CutterDrawing drawing = new CutterDrawing(session.say("setting.cutter.drawing"));
     updates.add(
         () -> {
           String name = ((CutForm) operation()).cutter();

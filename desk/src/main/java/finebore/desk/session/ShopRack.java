@@ -12,7 +12,7 @@ import java.util.Optional;
 
 /**
  * The shop's own cutters: a file in the desk's folder that begins as a copy of the shipped rack and
- * is edited with any editor.
+ * is edited in the window or with any editor.
  *
  * @param file where it lies
  * @param cutters those in it, or the shipped ones where it cannot be read
@@ -20,9 +20,13 @@ import java.util.Optional;
  */
 public record ShopRack(Path file, List<Cutter> cutters, Optional<FileProblem> problem) {
 
+  static Path file(DeskFolder folder) {
+    return folder.file("rack.json");
+  }
+
   /** Reads the rack of a folder, and puts the shipped one there where there is none. */
   public static ShopRack in(DeskFolder folder) {
-    Path file = folder.file("rack.json");
+    Path file = file(folder);
     try {
       if (!Files.exists(file)) {
         SafeFile.write(file, RackFile.shippedText().getBytes(StandardCharsets.UTF_8), false);

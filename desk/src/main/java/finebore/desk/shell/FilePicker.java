@@ -2,6 +2,7 @@ package finebore.desk.shell;
 
 import finebore.formats.JobFile;
 import finebore.formats.JobPictures;
+import finebore.formats.PracticeFiles;
 import finebore.words.Words;
 import java.io.File;
 import java.nio.file.Path;
@@ -34,6 +35,12 @@ public interface FilePicker {
 
   /** A picture to copy beside the job. */
   Optional<Path> picture();
+
+  /** A practice to take over. */
+  Optional<Path> practice();
+
+  /** Where a practice is to go. */
+  Optional<Path> savePractice(String suggestion);
 
   Unsaved unsaved(String job);
 
@@ -110,6 +117,31 @@ public interface FilePicker {
                   say("picker.pictures"),
                   JobPictures.ENDINGS.stream().map(e -> "*." + e).toList()));
       return Optional.ofNullable(chooser.showOpenDialog(owner)).map(File::toPath);
+    }
+
+    @Override
+    public Optional<Path> practice() {
+      return Optional.ofNullable(practices("picker.practice").showOpenDialog(owner))
+          .map(File::toPath);
+    }
+
+    @Override
+    public Optional<Path> savePractice(String suggestion) {
+      FileChooser chooser = practices("picker.savePractice");
+      chooser.setInitialFileName(suggestion + PracticeFiles.EXTENSION);
+      return Optional.ofNullable(chooser.showSaveDialog(owner)).map(File::toPath);
+    }
+
+    private FileChooser practices(String key) {
+      FileChooser chooser = new FileChooser();
+      chooser.setTitle(say(key));
+      chooser
+          .getExtensionFilters()
+          .addAll(
+              new FileChooser.ExtensionFilter(
+                  say("picker.practices"), "*" + PracticeFiles.EXTENSION),
+              new FileChooser.ExtensionFilter(say("picker.all"), "*"));
+      return chooser;
     }
 
     private String say(String key) {

@@ -25,6 +25,7 @@ final class JobMenu extends MenuButton {
   private final JobFiles files;
   private final DoubleConsumer scaleText;
   private final Consumer<Language> speak;
+  private final Runnable openShop;
   private final Runnable close;
 
   JobMenu(
@@ -33,6 +34,7 @@ final class JobMenu extends MenuButton {
       JobFiles files,
       DoubleConsumer scaleText,
       Consumer<Language> speak,
+      Runnable openShop,
       Runnable close) {
     super(session.say("menu.job"));
     this.session = session;
@@ -40,6 +42,7 @@ final class JobMenu extends MenuButton {
     this.files = files;
     this.scaleText = scaleText;
     this.speak = speak;
+    this.openShop = openShop;
     this.close = close;
     setId("job-menu");
     setMinWidth(Region.USE_PREF_SIZE);
@@ -59,6 +62,7 @@ final class JobMenu extends MenuButton {
             item("menu.saveAs", "Ctrl Shift S", files::saveAs),
             item("menu.cutSheet", "Ctrl K", files::cutSheet),
             new SeparatorMenuItem(),
+            item("menu.shop", "", openShop),
             languages(),
             item("menu.larger", "Ctrl +", () -> scaleText.accept(TEXT_STEP)),
             item("menu.smaller", "Ctrl \u2212", () -> scaleText.accept(-TEXT_STEP)),

@@ -8,6 +8,8 @@ import finebore.desk.session.BenchSession;
 import finebore.desk.session.DeskFolder;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.Recovery;
+import finebore.desk.session.Shop;
+import finebore.desk.shop.ShopSheet;
 import finebore.desk.theme.Palette;
 import finebore.desk.theme.Theme;
 import finebore.words.Language;
@@ -38,6 +40,7 @@ public final class MainWindow {
   private final Recovery recovery;
   private final FilePicker picker;
   private final BenchSession bench;
+  private final Shop shop;
   private final StackPane root = new StackPane();
   private final BorderPane frame = new BorderPane();
   private final Scene scene;
@@ -71,11 +74,12 @@ public final class MainWindow {
     this.theme = theme;
     this.textScale = folder.textScale();
     this.bench = new BenchSession(session, folder);
+    this.shop = new Shop(folder, session);
     root.getChildren().add(frame);
     scene = new Scene(root, 1280, 800);
     build();
     stations.show(stations.byId("plan"), true);
-    Keys.on(scene, new KeyActions(), e -> !root.getChildren().contains(sheet));
+    Keys.on(scene, new KeyActions(), e -> root.getChildren().size() == 1);
     scene.setOnDragOver(this::draggedOver);
     scene.setOnDragDropped(this::dropped);
     stage.setScene(scene);
@@ -116,7 +120,7 @@ public final class MainWindow {
             session,
             this::palette,
             () -> textScale,
-            folder,
+            () -> showShop("practices"),
             () -> stations.goTo(stations.byId("found")));
     stations =
         new Stations(
@@ -133,7 +137,14 @@ public final class MainWindow {
     top =
         new TopBar(
             session,
-            new JobMenu(session, folder, files, this::scaleText, this::speak, this::close),
+            new JobMenu(
+                session,
+                folder,
+                files,
+                this::scaleText,
+                this::speak,
+                () -> showShop("practices"),
+                this::close),
             seats);
     frame.setTop(new VBox(top, banner));
     frame.setLeft(rail());
@@ -195,10 +206,14 @@ public final class MainWindow {
   }
 
   /**
-   * Shows a view by its name: job, found, plan, within the plan variants or suggest, and prove,
-   * within it those of {@link ProveStation#VIEWS}.
+   * Shows a view by its name: job, found, plan, within the plan variants or suggest, prove, within
+   * it those of {@link ProveStation#VIEWS}, and over them practices or cutters.
    */
   public void show(String view) {
+    if (view.equals("practices") || view.equals("cutters")) {
+      showShop(view);
+      return;
+    }
     boolean proves = ProveStation.VIEWS.contains(view);
     boolean named = view.equals("found") || view.equals("job");
     stations.show(stations.byId(named ? view : proves ? "prove" : "plan"), welcome.isEmpty());
@@ -344,12 +359,45 @@ public final class MainWindow {
     }
   }
 
-  /** Where the keyboard was before the sheet of keys came. */
+  /** Where the keyboard was before a sheet came over the station. */
   private Optional<Node> keysFrom = Optional.empty();
 
   private void hideSheet() {
-    root.getChildren().remove(sheet);
+    hide(sheet);
+  }
+
+  private void hide(Node over) {
+    root.getChildren().remove(over);
     keysFrom.ifPresent(Node::requestFocus);
+  }
+
+  /** Shows what belongs to the shop over the station: practices or cutters. */
+  public void showShop(String view) {
+    takeTyping();
+    keysFrom = Optional.ofNullable(scene.getFocusOwner());
+    session.messages().clear();
+    ShopSheet over = new ShopSheet(session, shop, practiceChooser(), this::hideShop);
+    over.show(view);
+    root.getChildren().add(over);
+  }
+
+  private void hideShop() {
+    takeTyping();
+    hide(root.getChildren().getLast());
+  }
+
+  private ShopSheet.Chooser practiceChooser() {
+    return new ShopSheet.Chooser() {
+      @Override
+      public Optional<Path> practice() {
+        return picker.practice();
+      }
+
+      @Override
+      public Optional<Path> savePractice(String suggestion) {
+        return picker.savePractice(suggestion);
+      }
+    };
   }
 
   /** A job or a table dragged onto the window is taken up. */

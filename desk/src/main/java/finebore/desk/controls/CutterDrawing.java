@@ -1,8 +1,6 @@
-package finebore.desk.plan;
+package finebore.desk.controls;
 
 import finebore.cutting.Cutter;
-import finebore.desk.controls.DrawnRegion;
-import finebore.desk.session.JobSession;
 import finebore.section.Point;
 import java.util.List;
 import java.util.Optional;
@@ -10,20 +8,25 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 
 /** A form cutter's profile, drawn to scale: straight cuts as lines, arcs as arcs. */
-final class CutterDrawing extends DrawnRegion {
+public final class CutterDrawing extends DrawnRegion {
 
   private static final double HEIGHT_PX = 54;
 
   private Optional<Cutter> cutter = Optional.empty();
 
-  CutterDrawing(JobSession session) {
-    super("cutter-drawing", session.say("setting.cutter.drawing"));
+  /**
+   * A drawing of no cutter yet.
+   *
+   * @param name what it is called for those who do not see it
+   */
+  public CutterDrawing(String name) {
+    super("cutter-drawing", name);
     setFocusTraversable(false);
     setPrefHeight(HEIGHT_PX);
     setMinHeight(HEIGHT_PX);
   }
 
-  void show(Optional<Cutter> shown) {
+  public void show(Optional<Cutter> shown) {
     cutter = shown;
     setVisible(shown.isPresent());
     setManaged(shown.isPresent());
@@ -53,7 +56,8 @@ final class CutterDrawing extends DrawnRegion {
       g.beginPath();
       for (int p = at; p <= at + chords; p++) {
         double x = x0 + (outline.get(p).r() - left) * scale;
-        double y = 6 + (high - outline.get(p).z()) * scale;
+        // As in the section: the port lies below.
+        double y = 6 + (outline.get(p).z() - low) * scale;
         if (p == at) {
           g.moveTo(x, y);
         } else {
