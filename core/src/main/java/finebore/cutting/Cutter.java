@@ -3,7 +3,9 @@ package finebore.cutting;
 import finebore.code.RuleViolation;
 import finebore.code.Term;
 import finebore.quantity.Quantity;
+import finebore.seat.Arc;
 import finebore.seat.Cut;
+import finebore.seat.Element;
 import finebore.section.Point;
 import java.util.ArrayList;
 import java.util.List;
@@ -14,64 +16,12 @@ import java.util.List;
  * @param name what the shop calls it
  * @param use what it is for, free text
  * @param elements its profile from the chamber to the port
- * @param sealing which element cuts the sealing face, an index; it must be an angle
+ * @param sealing which element cuts the sealing face, an index; it must be a cut
  */
 public record Cutter(String name, String use, List<Element> elements, int sealing) {
 
-  /** An arc is cut as chords that turn by no more than this, degrees. */
-  private static final double CHORD_DEG = 5;
-
   /** Chords that an arc is drawn with. */
   public static final int DRAWN_CHORDS = 24;
-
-  /** A stretch of the profile. */
-  public sealed interface Element {
-
-    /** The cuts that make it up. */
-    List<Cut> cuts();
-  }
-
-  /** A straight stretch. */
-  public record Angle(Cut cut) implements Element {
-    @Override
-    public List<Cut> cuts() {
-      return List.of(cut);
-    }
-  }
-
-  /**
-   * An arc from one angle to a steeper one.
-   *
-   * @param fromDeg angle at its chamber end
-   * @param toDeg angle at its port end
-   * @param radiusMm radius
-   */
-  public record Arc(double fromDeg, double toDeg, double radiusMm) implements Element {
-
-    public Arc {
-      Quantity.ARC_FROM.check(fromDeg);
-      Quantity.ARC_TO.check(toDeg);
-      Quantity.ARC_RADIUS.check(radiusMm);
-      if (toDeg <= fromDeg) {
-        throw RuleViolation.of("arcRises")
-            .with("from", Term.angle(fromDeg))
-            .with("to", Term.angle(toDeg));
-      }
-    }
-
-    @Override
-    public List<Cut> cuts() {
-      int chords = (int) Math.ceil((toDeg - fromDeg) / CHORD_DEG - 1e-9);
-      double turn = (toDeg - fromDeg) / chords;
-      // Chords are as long as they are between points on the arc.
-      double width = 2 * radiusMm * Math.sin(Math.toRadians(turn) / 2);
-      List<Cut> cuts = new ArrayList<>();
-      for (int k = 0; k < chords; k++) {
-        cuts.add(new Cut(fromDeg + (k + 0.5) * turn, width));
-      }
-      return cuts;
-    }
-  }
 
   public Cutter {
     elements = List.copyOf(elements);
@@ -81,14 +31,12 @@ public record Cutter(String name, String use, List<Element> elements, int sealin
     if (elements.isEmpty()) {
       throw RuleViolation.of("cutterNeedsAngle");
     }
-    if (sealing < 0
-        || sealing >= elements.size()
-        || !(elements.get(sealing) instanceof Angle angle)) {
+    if (sealing < 0 || sealing >= elements.size() || !(elements.get(sealing) instanceof Cut seal)) {
       throw RuleViolation.of("sealingElement")
           .with("elements", Term.count(elements.size()))
           .with("value", Term.count(sealing + 1));
     }
-    Quantity.SEALING_ANGLE.check(angle.cut().angleDeg());
+    Quantity.SEALING_ANGLE.check(seal.angleDeg());
   }
 
   /** All its cuts from the chamber to the port, arcs as chords. */
@@ -104,7 +52,7 @@ public record Cutter(String name, String use, List<Element> elements, int sealin
     List<Point> points = new ArrayList<>(List.of(new Point(0, 0)));
     for (Element element : elements) {
       switch (element) {
-        case Angle(Cut cut) -> go(points, cut.angleDeg(), cut.widthMm());
+        case Cut(double deg, double mm) -> go(points, deg, mm);
         case Arc arc -> {
           double turn = (arc.toDeg() - arc.fromDeg()) / DRAWN_CHORDS;
           double chord = 2 * arc.radiusMm() * Math.sin(Math.toRadians(turn) / 2);
@@ -131,6 +79,6 @@ public record Cutter(String name, String use, List<Element> elements, int sealin
 
   /** Its sealing angle, degrees. */
   public double sealingAngleDeg() {
-    return ((Angle) elements.get(sealing)).cut().angleDeg();
+    return ((Cut) elements.get(sealing)).angleDeg();
   }
 }

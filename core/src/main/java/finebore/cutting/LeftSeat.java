@@ -2,10 +2,14 @@ package finebore.cutting;
 
 import finebore.cutting.Cutting.CameIn;
 import finebore.cutting.Cutting.Step;
+import finebore.seat.Arc;
+import finebore.seat.Bowl;
 import finebore.seat.Cut;
+import finebore.seat.CutStack;
 import finebore.seat.Seat;
 import finebore.seat.SeatSection;
 import finebore.seat.ShownCut;
+import finebore.seat.Throat;
 import finebore.section.Point;
 import finebore.section.Profile;
 import finebore.section.Surface;
@@ -140,15 +144,14 @@ final class LeftSeat {
       throatR = wall.narrowestR();
     }
     double outside = Math.max(2 * edge.r(), 2 * throatR + 0.001);
-    return Seat.of(
-        cuts,
-        sealing,
+    List<Arc> arcs = new ArrayList<>(wanted.stack().arcs());
+    arcs.addAll(base.stack().arcs());
+    return new Seat(
+        CutStack.folded(cuts, sealing, arcs),
         outside,
         Math.max(0, -edge.z()),
-        2 * throatR,
-        Math.min(throatLength, 60),
-        2 * wall.points().getLast().r(),
-        wanted.bowlDepthMm(),
+        new Throat(2 * throatR, Math.min(throatLength, 60)),
+        new Bowl(2 * wall.points().getLast().r(), wanted.bowlDepthMm()),
         base.roofAngleDeg());
   }
 }

@@ -2,8 +2,10 @@ package finebore.job;
 
 import finebore.quantity.Quantity;
 import finebore.quantity.Setting;
+import finebore.seat.Arc;
 import finebore.seat.Bowl;
 import finebore.seat.Cut;
+import finebore.seat.Element;
 import finebore.seat.Seat;
 import finebore.valve.Pairing;
 import finebore.valve.Valve;
@@ -56,13 +58,17 @@ public final class NewHead {
   public static Pairing withSeatAngle(Pairing before, double angleDeg) {
     Seat seat = before.seat();
     double turn = angleDeg - seat.sealingCut().angleDeg();
-    List<Cut> cuts = new ArrayList<>();
-    for (Cut cut : seat.cuts()) {
-      cuts.add(new Cut(Math.clamp(cut.angleDeg() + turn, 0, 90), cut.widthMm()));
+    List<Element> cuts = new ArrayList<>();
+    for (Element element : seat.stack().elements()) {
+      cuts.add(
+          switch (element) {
+            case Cut(double deg, double mm) -> new Cut(Math.clamp(deg + turn, 0, 90), mm);
+            case Arc arc -> arc.turned(turn);
+          });
     }
     Valve valve = before.valve();
     return new Pairing(
-        seat.withCuts(cuts, seat.sealing()),
+        seat.withCuts(cuts, seat.stack().sealingElement()),
         valve.withFace(valve.faceAngleDeg() + turn, valve.faceWidthMm()));
   }
 

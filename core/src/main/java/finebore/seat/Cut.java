@@ -1,6 +1,7 @@
 package finebore.seat;
 
 import finebore.quantity.Quantity;
+import java.util.List;
 
 /**
  * One conical cut, of a seat or on the back of a valve.
@@ -8,11 +9,16 @@ import finebore.quantity.Quantity;
  * @param angleDeg degrees from the plane at right angles to the guide: 0 is flat, 90 a cylinder
  * @param widthMm width along the cut, mm; 0 is a cut that is not there yet
  */
-public record Cut(double angleDeg, double widthMm) {
+public record Cut(double angleDeg, double widthMm) implements Element {
 
   public Cut {
     Quantity.CUT_ANGLE.check(angleDeg);
     Quantity.CUT_WIDTH.check(widthMm);
+  }
+
+  @Override
+  public List<Cut> cuts() {
+    return List.of(this);
   }
 
   /** Width seen from above, on the radius, mm. */

@@ -39,7 +39,7 @@ public record Seat(
 
   /** A seat from its plain numbers, in the order of the hand. */
   public static Seat of(
-      List<Cut> cuts,
+      List<? extends Element> cuts,
       int sealing,
       double outsideDiameterMm,
       double depthMm,
@@ -91,7 +91,7 @@ public record Seat(
     return depthMm + stack.heightMm();
   }
 
-  public Seat withCuts(List<Cut> cuts, int sealing) {
+  public Seat withCuts(List<? extends Element> cuts, int sealing) {
     return withStack(new CutStack(cuts, sealing));
   }
 

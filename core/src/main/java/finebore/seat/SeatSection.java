@@ -30,6 +30,24 @@ public record SeatSection(Seat seat, Profile profile, List<ShownCut> shown) {
     shown = List.copyOf(shown);
   }
 
+  /** What is left showing of each cut and arc, in the seat's order. */
+  public List<ShownElement> shownElements() {
+    List<ShownElement> all = new ArrayList<>();
+    int first = 0;
+    for (Element element : seat.stack().elements()) {
+      List<ShownCut> cuts = shown.subList(first, first + element.cuts().size());
+      all.add(
+          new ShownElement(
+              all.size(),
+              element,
+              first,
+              cuts.stream().mapToDouble(c -> c.cut().widthMm()).sum(),
+              cuts.stream().mapToDouble(ShownCut::shownMm).sum()));
+      first += cuts.size();
+    }
+    return all;
+  }
+
   public static SeatSection of(Seat seat, Tolerance tolerance) {
     double[] shownMm = new double[seat.cuts().size()];
     Point edge = new Point(seat.outsideDiameterMm() / 2, -seat.depthMm());

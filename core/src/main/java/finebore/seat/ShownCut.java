@@ -10,7 +10,7 @@ package finebore.seat;
 public record ShownCut(int index, Cut cut, double shownMm) {
 
   /** A shortfall below this is not worth a word, mm. */
-  private static final double NEGLIGIBLE_MM = 0.05;
+  static final double NEGLIGIBLE_MM = 0.05;
 
   /** Whether the cut came in with clearly less than its asked width, or not at all. */
   public boolean isShort() {

@@ -241,8 +241,8 @@ public final class Search {
       Seat found = metal.seat();
       Seat seat =
           Seat.of(
-              cutter.cuts(),
-              cutter.sealingCut(),
+              cutter.elements(),
+              cutter.sealing(),
               outside,
               clean.getAsDouble() + past,
               throat,

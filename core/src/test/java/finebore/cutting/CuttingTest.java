@@ -9,6 +9,7 @@ import finebore.found.FoundSeat;
 import finebore.found.Measure;
 import finebore.found.Ring;
 import finebore.found.SeatReadings;
+import finebore.seat.Arc;
 import finebore.seat.Cut;
 import finebore.seat.Seat;
 import finebore.seat.ShownCut;
@@ -280,12 +281,12 @@ class CuttingTest {
     assertThat(sweep.problem().orElseThrow().terms()).containsEntry("value", Term.length(30));
     assertThat(sweep.removedMm3()).isZero();
     assertThatThrownBy(() -> new CutUnder(60, OPEN, 3, OPEN)).hasMessageContaining("undercutLean");
-    assertThatThrownBy(() -> new Cutter.Arc(60, 45, 3)).hasMessageContaining("arcRises");
+    assertThatThrownBy(() -> new Arc(60, 45, 3)).hasMessageContaining("arcRises");
   }
 
   @Test
   void anArcIsCutAsShortChordsBetweenPointsOnIt() {
-    Cutter.Arc arc = new Cutter.Arc(45, 75, 3);
+    Arc arc = new Arc(45, 75, 3);
     double drop = arc.cuts().stream().mapToDouble(Cut::heightMm).sum();
     double in = arc.cuts().stream().mapToDouble(Cut::projectedMm).sum();
     double from = Math.toRadians(45);

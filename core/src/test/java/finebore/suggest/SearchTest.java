@@ -13,6 +13,7 @@ import finebore.job.Port;
 import finebore.practice.Practice;
 import finebore.rules.PlanFindings;
 import finebore.seat.Cut;
+import finebore.seat.Element;
 import finebore.seat.Seat;
 import finebore.study.ReadingKind;
 import finebore.suggest.Search.Slice;
@@ -34,11 +35,7 @@ class SearchTest {
       cutter("wide", 1, new Cut(30, 1), new Cut(45, 1.45), new Cut(60, 1.6), new Cut(75, 2));
 
   private static Cutter cutter(String name, int sealing, Cut... cuts) {
-    return new Cutter(
-        name,
-        "",
-        List.of(cuts).stream().map(c -> (Cutter.Element) new Cutter.Angle(c)).toList(),
-        sealing);
+    return new Cutter(name, "", List.of(cuts).stream().map(c -> (Element) c).toList(), sealing);
   }
 
   private static Job job() {

@@ -218,10 +218,11 @@ final class DeskRobot extends FxRobot {
 
   private static <T> void pick(javafx.scene.control.ChoiceBox<T> box, String words) {
     box.setValue(
-        box.getItems().stream()
-            .filter(i -> box.getConverter().toString(i).equals(words))
-            .findFirst()
-            .orElseThrow());
+        box.getItems().stream().filter(i -> words(box, i).equals(words)).findFirst().orElseThrow());
+  }
+
+  private static <T> String words(javafx.scene.control.ChoiceBox<T> box, T item) {
+    return box.getConverter() == null ? String.valueOf(item) : box.getConverter().toString(item);
   }
 
   /** Goes to the station of a digit. */

@@ -19,6 +19,8 @@ import finebore.found.Ring;
 import finebore.job.PairingPart;
 import finebore.job.Plan;
 import finebore.job.Port;
+import finebore.reports.CutSheets;
+import finebore.seat.Arc;
 import finebore.valve.Pairing;
 import java.nio.file.Path;
 import java.util.List;
@@ -256,6 +258,26 @@ class SettingsTest {
     int before = desk.session.job().layout().cylindersPerHead();
     desk.enter("field-cylindersPerHead", "1.5");
     assertThat(desk.session.job().layout().cylindersPerHead()).isEqualTo(before);
+  }
+
+  @Test
+  void anArcIsOneElementOfTheSeatFromTheRackToTheSheet() {
+    desk.runFx(() -> desk.session.lookAfter(OptionalInt.empty()));
+    desk.runFx(() -> ((ToggleButton) desk.lookup("#show-planned").query()).fire());
+    desk.press("#add-cut-arc");
+    desk.enter("field-cut-5-from", "77");
+    desk.enter("field-cut-5-radius", "4");
+    assertThat(desk.session.job().intake().planned().seat().stack().elements().getLast())
+        .isEqualTo(new Arc(77, 90, 4));
+    assertThat(desk.isShown("#field-cut-6-angle")).isFalse();
+    assertThat(desk.session.work().get().shown().seat().seat().stack().elements()).hasSize(5);
+    String sheet = new CutSheets(desk.session.job(), desk.session.words()).text();
+    assertThat(sheet).contains("R 4.00 mm, 77\u00b0 to 90\u00b0").doesNotContain("78.");
+    desk.press("#cut-5-remove");
+    desk.runFx(() -> ((ToggleButton) desk.lookup("#show-operations").query()).fire());
+    only(new CutForm("", OPEN, new Plunge.AsPlanned()));
+    desk.choose("#choice-cutter", "A9 30/45 R5");
+    assertThat(plan().wanted().seat().stack().arcs()).hasSize(1);
   }
 
   @Test

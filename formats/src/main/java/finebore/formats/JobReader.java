@@ -11,7 +11,6 @@ import finebore.job.OldOverrule;
 import finebore.job.Plan;
 import finebore.job.Plan.PlannedStep;
 import finebore.job.TestPlan;
-import finebore.seat.Cut;
 import finebore.seat.Seat;
 import finebore.units.Units;
 import finebore.valve.Pairing;
@@ -110,7 +109,7 @@ final class JobReader {
 
   private static Seat seat(Node n) {
     return Seat.of(
-        n.at("cuts").list(c -> c.build(JobReader::cut)),
+        ElementJson.read(n.at("cuts")),
         n.at("sealingCut").whole() - 1,
         n.at("outsideDiameterMm").number(),
         n.at("depthMm").number(),
@@ -127,15 +126,11 @@ final class JobReader {
         n.at("marginMm").number(),
         n.at("faceAngleDeg").number(),
         n.at("faceWidthMm").number(),
-        n.at("backCuts").list(c -> c.build(JobReader::cut)),
+        n.at("backCuts").list(c -> c.build(ElementJson::cut)),
         n.at("underhead")
             .build(u -> new Underhead(u.at("angleDeg").number(), u.at("filletRadiusMm").number())),
         n.at("stemDiameterMm").number(),
         n.at("edgeRadiusMm").number());
-  }
-
-  private static Cut cut(Node n) {
-    return new Cut(n.at("angleDeg").number(), n.at("widthMm").number());
   }
 
   private static TestPlan test(Node n) {

@@ -5,11 +5,9 @@ import finebore.job.Group;
 import finebore.job.Job;
 import finebore.job.Plan;
 import finebore.job.TestPlan;
-import finebore.seat.Cut;
 import finebore.seat.Seat;
 import finebore.valve.Pairing;
 import finebore.valve.Valve;
-import java.util.List;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
 import tools.jackson.databind.node.ArrayNode;
@@ -108,8 +106,8 @@ final class JobWriter {
 
   private static ObjectNode seat(Seat seat) {
     ObjectNode n = NODES.objectNode();
-    n.set("cuts", cuts(seat.cuts()));
-    n.put("sealingCut", seat.sealing() + 1);
+    ElementJson.write(seat.stack().elements(), n.putArray("cuts"));
+    n.put("sealingCut", seat.stack().sealingElement() + 1);
     n.put("outsideDiameterMm", seat.outsideDiameterMm());
     n.put("depthMm", seat.depthMm());
     n.put("throatDiameterMm", seat.throatDiameterMm());
@@ -120,21 +118,13 @@ final class JobWriter {
     return n;
   }
 
-  private static ArrayNode cuts(List<Cut> cuts) {
-    ArrayNode list = NODES.arrayNode();
-    for (Cut cut : cuts) {
-      list.addObject().put("angleDeg", cut.angleDeg()).put("widthMm", cut.widthMm());
-    }
-    return list;
-  }
-
   static ObjectNode valve(Valve valve) {
     ObjectNode n = NODES.objectNode();
     n.put("headDiameterMm", valve.headDiameterMm());
     n.put("marginMm", valve.marginMm());
     n.put("faceAngleDeg", valve.faceAngleDeg());
     n.put("faceWidthMm", valve.faceWidthMm());
-    n.set("backCuts", cuts(valve.backCuts()));
+    ElementJson.write(valve.backCuts(), n.putArray("backCuts"));
     ObjectNode under = n.putObject("underhead");
     under.put("angleDeg", valve.underhead().angleDeg());
     under.put("filletRadiusMm", valve.underhead().filletRadiusMm());

@@ -2,7 +2,6 @@ package finebore.formats;
 
 import finebore.code.Term;
 import finebore.cutting.Cutter;
-import finebore.seat.Cut;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -72,21 +71,9 @@ public final class RackFile {
     for (Cutter cutter : cutters) {
       ObjectNode one = list.addObject();
       one.put("name", cutter.name()).put("use", cutter.use()).put("sealing", cutter.sealing() + 1);
-      ArrayNode profile = one.putArray("profile");
-      cutter.elements().forEach(e -> write(e, profile.addObject()));
+      ElementJson.write(cutter.elements(), one.putArray("profile"));
     }
     return JsonMapper.shared().writerWithDefaultPrettyPrinter().writeValueAsString(root) + "\n";
-  }
-
-  private static void write(Cutter.Element element, ObjectNode into) {
-    switch (element) {
-      case Cutter.Angle(Cut cut) ->
-          into.put("angleDeg", cut.angleDeg()).put("widthMm", cut.widthMm());
-      case Cutter.Arc arc ->
-          into.put("fromDeg", arc.fromDeg())
-              .put("toDeg", arc.toDeg())
-              .put("radiusMm", arc.radiusMm());
-    }
   }
 
   /** Reads a rack from text; the name stands in messages. */
@@ -116,14 +103,7 @@ public final class RackFile {
     return new Cutter(
         n.at("name").text(),
         n.at("use").text(),
-        n.at("profile").list(e -> e.build(RackFile::element)),
+        ElementJson.read(n.at("profile")),
         n.at("sealing").whole() - 1);
-  }
-
-  private static Cutter.Element element(Node n) {
-    return n.at("radiusMm").isAbsent()
-        ? new Cutter.Angle(new Cut(n.at("angleDeg").number(), n.at("widthMm").number()))
-        : new Cutter.Arc(
-            n.at("fromDeg").number(), n.at("toDeg").number(), n.at("radiusMm").number());
   }
 }

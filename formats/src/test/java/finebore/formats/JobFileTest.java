@@ -28,8 +28,11 @@ import finebore.job.OldOverrule;
 import finebore.job.Overrule;
 import finebore.job.Plan;
 import finebore.job.Port;
+import finebore.seat.Arc;
 import finebore.seat.Cut;
+import finebore.seat.CutStack;
 import finebore.units.Units;
+import finebore.valve.Pairing;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
@@ -83,6 +86,7 @@ class JobFileTest {
           JobFile.demo("gabbro-4.2"),
           anyOperation(),
           withCamTable(),
+          withAnArc(),
           NewJob.of(Units.INCH),
           NewJob.of(Units.MM)
         }) {
@@ -90,6 +94,15 @@ class JobFileTest {
       assertThat(JobFile.read(file).job()).isEqualTo(job);
       assertThat(schema().validate(Files.readString(file), InputFormat.JSON)).isEmpty();
     }
+  }
+
+  private static Job withAnArc() {
+    Job job = JobFile.demo();
+    Pairing planned = job.exhaust().planned();
+    CutStack stack =
+        new CutStack(List.of(new Cut(33, 0.7), new Arc(38, 43, 9), new Cut(45, 1.3)), 2);
+    return job.withExhaust(
+        job.exhaust().withPlanned(planned.withSeat(planned.seat().withStack(stack))));
   }
 
   private static Job withCamTable() {

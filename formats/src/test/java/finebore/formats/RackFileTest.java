@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import finebore.cutting.Cutter;
+import finebore.seat.Arc;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -26,7 +27,7 @@ class RackFileTest {
     }
     assertThat(rack)
         .filteredOn(c -> c.use().contains("exhaust"))
-        .anyMatch(c -> c.elements().stream().anyMatch(Cutter.Arc.class::isInstance));
+        .anyMatch(c -> c.elements().stream().anyMatch(Arc.class::isInstance));
     assertThat(rack)
         .allSatisfy(
             c ->

@@ -1,7 +1,9 @@
 package finebore.reports;
 
 import finebore.cutting.Cutter;
+import finebore.seat.Arc;
 import finebore.seat.Cut;
+import finebore.seat.Element;
 import finebore.units.Dimension;
 import finebore.words.Words;
 import java.util.List;
@@ -20,13 +22,12 @@ public final class Spelled {
         + words.units().length().symbol();
   }
 
-  private static String element(Cutter.Element element, Words words) {
+  /** A cut or an arc with its figures, lengths without their unit. */
+  public static String element(Element element, Words words) {
     return switch (element) {
-      case Cutter.Angle(Cut cut) ->
-          words.figure(Dimension.ANGLE, cut.angleDeg())
-              + " "
-              + words.units().shortLength(cut.widthMm());
-      case Cutter.Arc(double from, double to, double radius) ->
+      case Cut(double deg, double mm) ->
+          words.figure(Dimension.ANGLE, deg) + " " + words.units().shortLength(mm);
+      case Arc(double from, double to, double radius) ->
           "R "
               + words.units().shortLength(radius)
               + " "

@@ -14,7 +14,7 @@ import finebore.planning.PlanStudy;
 import finebore.practice.Finding;
 import finebore.practice.Range;
 import finebore.reports.StudyFacts.OfSeat;
-import finebore.seat.ShownCut;
+import finebore.seat.ShownElement;
 import finebore.study.Reading;
 import finebore.study.ReadingKind;
 import finebore.units.Dimension;
@@ -260,29 +260,32 @@ public final class StudyText {
 
   private void cuts() {
     title("report.cuts");
-    int most =
-        facts.seats().stream().mapToInt(s -> s.study().seat().shown().size()).max().orElse(0);
+    int most = facts.seats().stream().mapToInt(s -> elements(s).size()).max().orElse(0);
     for (int k = 0; k < most; k++) {
       int cut = k;
       line("  " + each(s -> shown(s, cut)));
     }
   }
 
-  private String shown(OfSeat seat, int cut) {
-    if (cut >= seat.study().seat().shown().size()) {
+  private static List<ShownElement> elements(OfSeat seat) {
+    return seat.study().seat().shownElements();
+  }
+
+  private String shown(OfSeat seat, int at) {
+    if (at >= elements(seat).size()) {
       return "-";
     }
-    ShownCut shown = seat.study().seat().shown().get(cut);
+    ShownElement shown = elements(seat).get(at);
     return words.text(
         shown.neverTouches()
             ? "report.cut.never"
-            : shown.index() == seat.study().pairing().seat().sealing()
+            : shown.index() == seat.study().seat().seat().stack().sealingElement()
                 ? "report.cut.seals"
                 : "report.cut",
         "angle",
-        units.text(Dimension.ANGLE, shown.cut().angleDeg()),
+        words.term(shown.term()),
         "asked",
-        units.lengthText(shown.cut().widthMm()),
+        units.lengthText(shown.askedMm()),
         "shown",
         units.lengthText(shown.shownMm()));
   }

@@ -1,6 +1,7 @@
 package finebore.desk.controls;
 
 import finebore.cutting.Cutter;
+import finebore.seat.Arc;
 import finebore.section.Point;
 import java.util.List;
 import java.util.Optional;
@@ -50,7 +51,7 @@ public final class CutterDrawing extends DrawnRegion {
     g.setLineWidth(2.4);
     int at = 0;
     for (int k = 0; k < cutter.elements().size(); k++) {
-      boolean arc = cutter.elements().get(k) instanceof Cutter.Arc;
+      boolean arc = cutter.elements().get(k) instanceof Arc;
       int chords = arc ? Cutter.DRAWN_CHORDS : 1;
       g.setStroke(k == cutter.sealing() ? Color.web("#2c5d96") : Color.web("#7a766d"));
       g.beginPath();

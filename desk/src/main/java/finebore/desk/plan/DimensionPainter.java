@@ -4,11 +4,14 @@ import finebore.desk.session.SeatView;
 import finebore.desk.theme.Palette;
 import finebore.desk.theme.Theme;
 import finebore.found.WaterReading;
+import finebore.seat.Arc;
 import finebore.seat.Cut;
-import finebore.seat.ShownCut;
+import finebore.seat.CutStack;
+import finebore.seat.ShownElement;
 import finebore.section.Point;
 import finebore.section.Profile;
 import finebore.section.Region;
+import finebore.section.Surface;
 import finebore.section.Surface.Part;
 import finebore.study.ReadingKind;
 import finebore.units.Dimension;
@@ -18,6 +21,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
@@ -70,12 +74,13 @@ final class DimensionPainter {
     UnitSystem units = work.units();
     Profile wall = work.shown().seat().profile();
     Point lastEnd = work.shown().seat().outsideEdge();
-    for (ShownCut shown : work.shown().seat().shown()) {
-      boolean seals = shown.index() == work.shown().pairing().seat().sealing();
-      String angle = work.words().figure(Dimension.ANGLE, shown.cut().angleDeg());
-      int segment = segmentOf(wall, shown.index());
+    CutStack stack = work.shown().seat().seat().stack();
+    for (ShownElement shown : work.shown().seat().shownElements()) {
+      boolean seals = shown.index() == stack.sealingElement();
+      String angle = work.words().term(shown.term());
+      int segment = segmentOf(wall, shown);
       if (segment < 0) {
-        if (shown.cut().widthMm() > 0) {
+        if (shown.askedMm() > 0) {
           labels.add(want(lastEnd, words("label.never", "angle", angle), palette.amber(), false));
         }
         continue;
@@ -85,16 +90,19 @@ final class DimensionPainter {
           want(
               wall.start(segment).toward(wall.end(segment), 0.5),
               words(
-                  (shown.isShort() ? "label.short" : "label.cut") + (seals ? ".seals" : ""),
+                  (shown.isShort()
+                          ? "label.short"
+                          : shown.element() instanceof Arc ? "label.arc" : "label.cut")
+                      + (seals ? ".seals" : ""),
                   "angle",
                   angle,
                   "width",
                   mm(shown.shownMm()),
                   "asked",
-                  mm(shown.cut().widthMm())),
+                  mm(shown.askedMm())),
               colour,
               seals));
-      if (shown.index() >= work.shown().pairing().seat().sealing()) {
+      if (shown.index() >= stack.sealingElement()) {
         lastEnd = wall.end(segment);
       }
     }
@@ -178,13 +186,20 @@ final class DimensionPainter {
         low);
   }
 
-  private static int segmentOf(Profile wall, int cut) {
-    for (int k = 0; k < wall.segmentCount(); k++) {
-      if (wall.surfaces().get(k).part() == Part.CUT && wall.surfaces().get(k).index() == cut) {
-        return k;
-      }
-    }
-    return -1;
+  /** The stretch of the wall that a cut is, or the middle one of an arc; -1 where none shows. */
+  private static int segmentOf(Profile wall, ShownElement shown) {
+    int last = shown.firstCut() + shown.element().cuts().size() - 1;
+    int[] own =
+        IntStream.range(0, wall.segmentCount())
+            .filter(
+                k -> {
+                  Surface surface = wall.surfaces().get(k);
+                  return surface.part() == Part.CUT
+                      && surface.index() >= shown.firstCut()
+                      && surface.index() <= last;
+                })
+            .toArray();
+    return own.length == 0 ? -1 : own[own.length / 2];
   }
 
   private List<Leaders.Wanted<Label>> valveLabels(double liftMm) {

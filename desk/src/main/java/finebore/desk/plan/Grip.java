@@ -80,7 +80,9 @@ record Grip(String id, Message name, Point at, Drag drag) {
             Grip::seatOutside));
     for (ShownCut shown : work.shown().seat().shown()) {
       OptionalInt wanted = work.wantedCut(shown.index());
-      if (shown.shownMm() > 0 && wanted.isPresent()) {
+      boolean single =
+          wanted.isPresent() && !work.pairing().seat().stack().isOfArc(wanted.getAsInt());
+      if (shown.shownMm() > 0 && single) {
         int k = wanted.getAsInt();
         grips.add(
             new Grip(

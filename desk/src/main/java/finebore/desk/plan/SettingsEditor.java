@@ -250,7 +250,7 @@ final class SettingsEditor extends VBox {
         .map(
             c ->
                 session.say(
-                    c.cuts().equals(wanted().cuts())
+                    c.elements().equals(wanted().stack().elements())
                         ? "setting.cutter.made"
                         : "setting.cutter.differs",
                     "profile",
@@ -273,7 +273,7 @@ final class SettingsEditor extends VBox {
                       named.following(
                           named
                               .wanted()
-                              .withSeat(named.wanted().seat().withCuts(c.cuts(), c.sealingCut()))))
+                              .withSeat(named.wanted().seat().withCuts(c.elements(), c.sealing()))))
               .orElse(named);
         });
   }

@@ -10,7 +10,9 @@ import finebore.desk.session.JobSession;
 import finebore.desk.session.Shop;
 import finebore.formats.FileProblem;
 import finebore.quantity.Quantity;
+import finebore.seat.Arc;
 import finebore.seat.Cut;
+import finebore.seat.Element;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -75,9 +77,9 @@ final class CuttersPane extends BorderPane {
     drawing.setPrefHeight(DRAWING_PX);
     drawing.setMinHeight(DRAWING_PX / 2);
     Button angle = new Button();
-    button(angle, "add-angle", () -> add(new Cutter.Angle(new Cut(nextAngle(), 1))));
+    button(angle, "add-angle", () -> add(new Cut(nextAngle(), 1)));
     Button arc = new Button();
-    button(arc, "add-arc", () -> add(new Cutter.Arc(nextAngle(), 90, 5)));
+    button(arc, "add-arc", () -> add(new Arc(nextAngle(), 90, 5)));
     Label heading = new Label(session.say("shop.profile"));
     heading.getStyleClass().add("heading");
     VBox right = new VBox(6, name, use, drawing, heading, rows, new HBox(6, angle, arc));
@@ -116,10 +118,10 @@ final class CuttersPane extends BorderPane {
 
   /** The angle a further element would begin at. */
   private double nextAngle() {
-    Cutter.Element last = cutter().elements().getLast();
+    Element last = cutter().elements().getLast();
     return switch (last) {
-      case Cutter.Angle(Cut cut) -> Math.min(85, cut.angleDeg() + 15);
-      case Cutter.Arc arc -> Math.min(85, arc.toDeg());
+      case Cut cut -> Math.min(85, cut.angleDeg() + 15);
+      case Arc arc -> Math.min(85, arc.toDeg());
     };
   }
 
@@ -143,12 +145,12 @@ final class CuttersPane extends BorderPane {
     changes.make(about, () -> shop.keepRack(rackWith(change)));
   }
 
-  private static UnaryOperator<Cutter> elements(UnaryOperator<List<Cutter.Element>> change) {
+  private static UnaryOperator<Cutter> elements(UnaryOperator<List<Element>> change) {
     return c ->
         new Cutter(c.name(), c.use(), change.apply(new ArrayList<>(c.elements())), c.sealing());
   }
 
-  private void add(Cutter.Element element) throws FileProblem {
+  private void add(Element element) throws FileProblem {
     shop.keepRack(
         rackWith(
             elements(
@@ -215,10 +217,10 @@ final class CuttersPane extends BorderPane {
     private final Button down;
     private final Button drop;
 
-    Row(int at, Cutter.Element element, ToggleGroup group) {
+    Row(int at, Element element, ToggleGroup group) {
       super(6);
       this.at = at;
-      this.arc = element instanceof Cutter.Arc;
+      this.arc = element instanceof Arc;
       setAlignment(Pos.CENTER_LEFT);
       seals.setToggleGroup(group);
       seals.setId("element-" + (at + 1) + "-seals");
@@ -234,28 +236,20 @@ final class CuttersPane extends BorderPane {
             "from",
             Quantity.ARC_FROM,
             () -> arc().fromDeg(),
-            v -> new Cutter.Arc(v, arc().toDeg(), arc().radiusMm()));
+            v -> new Arc(v, arc().toDeg(), arc().radiusMm()));
         number(
             "to",
             Quantity.ARC_TO,
             () -> arc().toDeg(),
-            v -> new Cutter.Arc(arc().fromDeg(), v, arc().radiusMm()));
+            v -> new Arc(arc().fromDeg(), v, arc().radiusMm()));
         number(
             "radius",
             Quantity.ARC_RADIUS,
             () -> arc().radiusMm(),
-            v -> new Cutter.Arc(arc().fromDeg(), arc().toDeg(), v));
+            v -> new Arc(arc().fromDeg(), arc().toDeg(), v));
       } else {
-        number(
-            "angle",
-            Quantity.CUT_ANGLE,
-            () -> cut().angleDeg(),
-            v -> new Cutter.Angle(cut().withAngle(v)));
-        number(
-            "width",
-            Quantity.CUT_WIDTH,
-            () -> cut().widthMm(),
-            v -> new Cutter.Angle(cut().withWidth(v)));
+        number("angle", Quantity.CUT_ANGLE, () -> cut().angleDeg(), v -> cut().withAngle(v));
+        number("width", Quantity.CUT_WIDTH, () -> cut().widthMm(), v -> cut().withWidth(v));
       }
       up = move("\u25b2", "up", -1);
       down = move("\u25bc", "down", 1);
@@ -267,20 +261,20 @@ final class CuttersPane extends BorderPane {
       return "element-" + (at + 1) + "-" + what;
     }
 
-    private Cutter.Arc arc() {
-      return (Cutter.Arc) cutter().elements().get(at);
+    private Arc arc() {
+      return (Arc) cutter().elements().get(at);
     }
 
     private Cut cut() {
-      return ((Cutter.Angle) cutter().elements().get(at)).cut();
+      return (Cut) cutter().elements().get(at);
     }
 
-    boolean isOf(Cutter.Element element) {
-      return arc == element instanceof Cutter.Arc;
+    boolean isOf(Element element) {
+      return arc == element instanceof Arc;
     }
 
     private void number(
-        String what, Quantity quantity, DoubleSupplier value, DoubleFunction<Cutter.Element> with) {
+        String what, Quantity quantity, DoubleSupplier value, DoubleFunction<Element> with) {
       EntryField<OptionalDouble> field =
           EntryField.of(
                   "field-" + id(what),
@@ -299,7 +293,7 @@ final class CuttersPane extends BorderPane {
       updates.add(() -> field.show(OptionalDouble.of(value.getAsDouble())));
     }
 
-    private List<Cutter.Element> set(List<Cutter.Element> all, Cutter.Element element) {
+    private List<Element> set(List<Element> all, Element element) {
       all.set(at, element);
       return all;
     }
@@ -320,14 +314,14 @@ final class CuttersPane extends BorderPane {
 
     /** The sealing element stays the same element. */
     private Cutter moved(Cutter c, int by) {
-      List<Cutter.Element> all = new ArrayList<>(c.elements());
+      List<Element> all = new ArrayList<>(c.elements());
       Collections.swap(all, at, at + by);
       int sealing = c.sealing() == at ? at + by : c.sealing() == at + by ? at : c.sealing();
       return new Cutter(c.name(), c.use(), all, sealing);
     }
 
     private Cutter without(Cutter c) {
-      List<Cutter.Element> all = new ArrayList<>(c.elements());
+      List<Element> all = new ArrayList<>(c.elements());
       all.remove(at);
       return new Cutter(c.name(), c.use(), all, c.sealing() > at ? c.sealing() - 1 : c.sealing());
     }

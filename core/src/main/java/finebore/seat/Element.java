@@ -1,0 +1,10 @@
+package finebore.seat;
+
+import java.util.List;
+
+/** A stretch of the profile of a seat or a cutter, from the chamber to the port. */
+public sealed interface Element permits Cut, Arc {
+
+  /** The cuts that make it up, chamber first. */
+  List<Cut> cuts();
+}
