@@ -3,12 +3,15 @@ package finebore.cutting;
 import finebore.code.Message;
 import finebore.found.FoundSeat;
 import finebore.seat.Cut;
+import finebore.seat.CutStack;
+import finebore.seat.Element;
 import finebore.seat.Seat;
 import finebore.seat.SeatSection;
 import finebore.section.Point;
 import finebore.section.Profile;
 import finebore.section.Surface;
 import finebore.section.Surface.Part;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -42,6 +45,25 @@ public record Cutting(FoundSeat found, Seat wanted, List<Side> sides, List<Step>
   public record CameIn(int id, Cut cut, double shownMm, double leastMm, double mostMm) {}
 
   /**
+   * A cut or an arc that an operation asked for; of an arc, its chords together.
+   *
+   * @param element as asked
+   * @param shownMm width left showing on the mean section
+   * @param leastMm on the side where least shows
+   * @param mostMm on the side where most shows
+   */
+  public record ElementIn(Element element, double shownMm, double leastMm, double mostMm) {
+
+    private static ElementIn of(Element element, List<CameIn> chords) {
+      return new ElementIn(
+          element,
+          chords.stream().mapToDouble(CameIn::shownMm).sum(),
+          chords.stream().mapToDouble(CameIn::leastMm).sum(),
+          chords.stream().mapToDouble(CameIn::mostMm).sum());
+    }
+  }
+
+  /**
    * What one operation did.
    *
    * @param operation the operation
@@ -66,6 +88,23 @@ public record Cutting(FoundSeat found, Seat wanted, List<Side> sides, List<Step>
       double addedMm3,
       List<Side> sides,
       Optional<Message> problem) {
+
+    /** Its cuts and arcs, where it brings in those of a wanted seat. */
+    public List<ElementIn> elementsIn(CutStack wanted) {
+      boolean form = operation instanceof CutForm && cameIn.size() == wanted.cuts().size();
+      List<Element> elements =
+          form
+              ? wanted.elements()
+              : cameIn.stream().map(CameIn::cut).map(Element.class::cast).toList();
+      List<ElementIn> all = new ArrayList<>();
+      int first = 0;
+      for (Element element : elements) {
+        int past = first + element.cuts().size();
+        all.add(ElementIn.of(element, cameIn.subList(first, past)));
+        first = past;
+      }
+      return all;
+    }
 
     public Step {
       cameIn = List.copyOf(cameIn);

@@ -11,7 +11,6 @@ import finebore.cutting.Operation;
 import finebore.cutting.OperationSetting;
 import finebore.cutting.Plunge;
 import finebore.finding.Subject;
-import finebore.seat.Arc;
 import finebore.seat.Cut;
 import finebore.seat.CutStack;
 import finebore.study.ReadingKind;
@@ -22,6 +21,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
+import java.util.stream.IntStream;
 
 /**
  * The work on all seats that follow a plan, in order: every operation with its settings and what it
@@ -120,7 +120,7 @@ public record CutSheet(GroupOutcome group, List<Step> steps) {
     lines.add(each(done, Message.of("sheet.depth." + operation.key()), s -> length(s.depthMm())));
     lines.add(each(done, Message.of("sheet.cleansUp"), s -> length(cleanMm(s))));
     lines.add(each(done, Message.of("sheet.pastCleanUp"), s -> length(pastMm(s))));
-    lines.addAll(cameIn(group, operation, done));
+    lines.addAll(cameIn(group, done));
     lines.add(each(done, Message.of("sheet.removes"), CutSheet::removed));
     lines.removeIf(line -> line.perSeat().stream().allMatch(Optional::isEmpty));
     return new Step(
@@ -143,68 +143,34 @@ public record CutSheet(GroupOutcome group, List<Step> steps) {
         : OptionalDouble.empty();
   }
 
-  /** What is left showing of each cut and arc that an operation makes. */
-  private static List<Line> cameIn(
-      GroupOutcome group, Operation operation, List<Cutting.Step> done) {
-    List<Line> lines = new ArrayList<>();
-    int cuts = done.getFirst().cameIn().size();
+  /**
+   * What is left showing of each cut and arc that an operation makes: the least and the most round
+   * a seat that is not round.
+   */
+  private static List<Line> cameIn(GroupOutcome group, List<Cutting.Step> done) {
     CutStack wanted = group.plan().wanted().seat().stack();
-    boolean form = operation instanceof CutForm && cuts == wanted.cuts().size();
-    for (int cut = 0; cut < cuts; cut++) {
-      if (form && wanted.elements().get(wanted.elementOf(cut)) instanceof Arc arc) {
-        int last = cut + arc.cuts().size() - 1;
-        lines.add(arc(done, arc, cut, last));
-        cut = last;
-      } else {
-        lines.add(cameIn(done, cut));
-      }
-    }
-    return lines;
+    List<Cutting.ElementIn> first = done.getFirst().elementsIn(wanted);
+    return IntStream.range(0, first.size())
+        .mapToObj(
+            k ->
+                each(
+                    done,
+                    Message.of("sheet.shows").with("cut", first.get(k).element().term()),
+                    step ->
+                        step.elementsIn(wanted).stream().skip(k).findFirst().map(CutSheet::shown)))
+        .toList();
   }
 
-  private static Line arc(List<Cutting.Step> done, Arc arc, int first, int last) {
-    return each(
-        done,
-        Message.of("sheet.shows").with("cut", Term.phrase(arc.message())),
-        step -> {
-          if (step.cameIn().size() <= last) {
-            return Optional.empty();
-          }
-          List<Cutting.CameIn> chords = step.cameIn().subList(first, last + 1);
-          return Optional.of(
-              shown(
-                  chords.stream().mapToDouble(Cutting.CameIn::shownMm).sum(),
-                  chords.stream().mapToDouble(Cutting.CameIn::leastMm).sum(),
-                  chords.stream().mapToDouble(Cutting.CameIn::mostMm).sum()));
-        });
-  }
-
-  /** How much of a cut is left showing, the least and the most round a seat that is not round. */
-  private static Line cameIn(List<Cutting.Step> done, int cut) {
-    Cut asked = done.getFirst().cameIn().get(cut).cut();
-    return each(
-        done,
-        Message.of("sheet.shows").with("cut", Term.angle(asked.angleDeg())),
-        step ->
-            step.cameIn().size() <= cut
-                ? Optional.empty()
-                : Optional.of(shown(step.cameIn().get(cut))));
-  }
-
-  private static Term shown(Cutting.CameIn came) {
-    return shown(came.shownMm(), came.leastMm(), came.mostMm());
-  }
-
-  private static Term shown(double shownMm, double leastMm, double mostMm) {
-    if (mostMm <= 0) {
+  private static Term shown(Cutting.ElementIn came) {
+    if (came.mostMm() <= 0) {
       return Term.phrase(Message.of("sheet.neverTouches"));
     }
-    return mostMm - leastMm < NEGLIGIBLE_MM
-        ? Term.length(shownMm)
+    return came.mostMm() - came.leastMm() < NEGLIGIBLE_MM
+        ? Term.length(came.shownMm())
         : Term.phrase(
             Message.of("sheet.uneven")
-                .with("least", Term.length(leastMm))
-                .with("most", Term.length(mostMm)));
+                .with("least", Term.length(came.leastMm()))
+                .with("most", Term.length(came.mostMm())));
   }
 
   private static Optional<Term> removed(Cutting.Step step) {

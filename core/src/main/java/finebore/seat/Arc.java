@@ -55,12 +55,13 @@ public record Arc(double fromDeg, double toDeg, double radiusMm) implements Elem
     return new Arc(fromDeg, toDeg, mm);
   }
 
-  /** How it is spoken of. */
-  public Message message() {
-    return Message.of("seat.arc")
-        .with("radius", Term.length(radiusMm))
-        .with("from", Term.angle(fromDeg))
-        .with("to", Term.angle(toDeg));
+  @Override
+  public Term term() {
+    return Term.phrase(
+        Message.of("seat.arc")
+            .with("radius", Term.length(radiusMm))
+            .with("from", Term.angle(fromDeg))
+            .with("to", Term.angle(toDeg)));
   }
 
   /** The same turned by some degrees, within 0 to 90. */

@@ -1,5 +1,6 @@
 package finebore.seat;
 
+import finebore.code.Term;
 import finebore.quantity.Quantity;
 import java.util.List;
 
@@ -19,6 +20,11 @@ public record Cut(double angleDeg, double widthMm) implements Element {
   @Override
   public List<Cut> cuts() {
     return List.of(this);
+  }
+
+  @Override
+  public Term term() {
+    return Term.angle(angleDeg);
   }
 
   /** Width seen from above, on the radius, mm. */

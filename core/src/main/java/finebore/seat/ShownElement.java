@@ -1,7 +1,5 @@
 package finebore.seat;
 
-import finebore.code.Term;
-
 /**
  * How much of one element of a seat is left showing; of an arc, of its chords together.
  *
@@ -13,14 +11,6 @@ import finebore.code.Term;
  */
 public record ShownElement(
     int index, Element element, int firstCut, double askedMm, double shownMm) {
-
-  /** How it is spoken of: a cut by its angle, an arc by its radius and angles. */
-  public Term term() {
-    return switch (element) {
-      case Cut cut -> Term.angle(cut.angleDeg());
-      case Arc arc -> Term.phrase(arc.message());
-    };
-  }
 
   /** Whether it came in with clearly less than was asked, or not at all. */
   public boolean isShort() {

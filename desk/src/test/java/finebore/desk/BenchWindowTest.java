@@ -68,6 +68,12 @@ class BenchWindowTest {
     await(() -> bench().status().get().phase() == Phase.IDLE);
   }
 
+  private Hold hold(int after) {
+    Hold hold = new Hold(() -> bench().status().get().taken(), after);
+    bench().setPace(hold);
+    return hold;
+  }
+
   private FlowTest newTestAtTheBench() {
     desk.goTo(KeyCode.DIGIT4);
     desk.press(KeyCode.CONTROL, KeyCode.T).release(KeyCode.T, KeyCode.CONTROL);
@@ -79,10 +85,11 @@ class BenchWindowTest {
   @Test
   void aJammedFixtureIsSaidAndTheRunGoesOnWhenItIsFree() throws TimeoutException {
     FlowTest test = newTestAtTheBench();
-    bench().setPace(wait -> Thread.sleep(12));
+    Hold hold = hold(4);
     desk.press("#bench-start");
     await(() -> bench().status().get().taken() > 3);
     desk.runFx(() -> bench().simulated().orElseThrow().jam());
+    hold.letGo();
     awaitRest();
     assertThat(bench().status().get().trouble()).isTrue();
     assertThat(desk.text("#bench-says")).contains("The valve fixture stands at", "then resume");
@@ -96,9 +103,9 @@ class BenchWindowTest {
   }
 
   @Test
-  void aJobThatIsLeftGetsNothingMoreAndGivesNothingOn() throws TimeoutException {
+  void aJobThatIsLeftGetsNothingMoreAndGivesNothingOn() throws Exception {
     newTestAtTheBench();
-    bench().setPace(wait -> Thread.sleep(12));
+    Hold hold = hold(3);
     desk.press("#bench-start");
     await(() -> bench().status().get().taken() > 2);
     Job other = JobFile.demo("tuff-650");
@@ -107,7 +114,8 @@ class BenchWindowTest {
           bench().leave();
           desk.session.load(JobDocument.fresh(other), Optional.empty());
         });
-    WaitForAsyncUtils.sleep(400, TimeUnit.MILLISECONDS);
+    hold.letGo();
+    hold.awaitEnd();
     WaitForAsyncUtils.waitForFxEvents(2);
     assertThat(job()).isEqualTo(other);
     assertThat(bench().isRunning()).isFalse();
@@ -155,10 +163,11 @@ class BenchWindowTest {
   @Test
   void aNewTestIsNotOfferedWhatWasKeptForOneThatIsGone() throws TimeoutException {
     FlowTest gone = newTestAtTheBench();
-    bench().setPace(wait -> Thread.sleep(12));
+    Hold hold = hold(2);
     desk.press("#bench-start");
     await(() -> bench().status().get().taken() > 1);
     desk.press("#bench-stop");
+    hold.letGo();
     awaitRest();
     assertThat(bench().unfinished(gone)).isPresent();
     desk.runFx(() -> desk.window.prove().state().edit(book -> book.without(gone.id())));

@@ -274,7 +274,8 @@ class ProveTest {
     prove();
     FlowTest fresh = newTest();
     choose("#view-bench");
-    desk.window.prove().bench().setPace(wait -> Thread.sleep(12));
+    Hold hold = new Hold(() -> desk.window.prove().bench().status().get().taken(), 3, 6);
+    desk.window.prove().bench().setPace(hold);
     desk.press("#bench-start");
     await(() -> desk.window.prove().bench().status().get().taken() > 2);
     desk.runFx(
@@ -283,8 +284,10 @@ class ProveTest {
             desk.window.prove().bench().fault(fault);
           }
         });
+    hold.letGo();
     await(() -> desk.window.prove().bench().status().get().taken() > 5);
     desk.press("#bench-stop");
+    hold.letGo();
     await(() -> desk.window.prove().bench().status().get().phase() == Phase.IDLE);
     assertThat(desk.text("#bench-says")).contains("Stopped");
     int kept =

@@ -28,13 +28,18 @@ public final class NewJob {
 
   private NewJob() {}
 
-  public static Job of(Units units) {
+  /**
+   * A new job.
+   *
+   * @param name in the user's language
+   */
+  public static Job of(Units units, String name) {
     Group intake = group(40, 7, 0.87, 10);
     Group exhaust = group(34, 7, 0.85, 10);
     Engine engine =
         new Engine(4, 1, 1, 84, 80, 6000, OptionalDouble.empty(), OptionalDouble.empty());
     return new Job(
-        new JobIdentity("New job", "", ""),
+        new JobIdentity(name, "", ""),
         new JobSettings(units, "road", TestPlan.usual(units, 10)),
         engine,
         Head.UNKNOWN,

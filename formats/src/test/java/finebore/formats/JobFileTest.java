@@ -87,8 +87,8 @@ class JobFileTest {
           anyOperation(),
           withCamTable(),
           withAnArc(),
-          NewJob.of(Units.INCH),
-          NewJob.of(Units.MM)
+          NewJob.of(Units.INCH, "Slate"),
+          NewJob.of(Units.MM, "Slate")
         }) {
       JobFile.write(JobDocument.fresh(job), file);
       assertThat(JobFile.read(file).job()).isEqualTo(job);

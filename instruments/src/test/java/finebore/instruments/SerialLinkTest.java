@@ -9,7 +9,10 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.nio.file.Files;
+import java.nio.file.LinkOption;
 import java.nio.file.Path;
+import java.nio.file.StandardWatchEventKinds;
+import java.nio.file.WatchService;
 import java.time.Duration;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
@@ -32,6 +35,8 @@ class SerialLinkTest {
   void aRunGoesOverASerialPort() throws Exception {
     assumeTrue(hasSocat(), "socat is not installed");
     Path ours = folder.resolve("bench-tty");
+    WatchService watch = folder.getFileSystem().newWatchService();
+    folder.register(watch, StandardWatchEventKinds.ENTRY_CREATE);
     // What comes out of the bench's end goes through socat's standard streams to the simulation.
     Process socat =
         new ProcessBuilder("socat", "-", "pty,raw,echo=0,link=" + ours)
@@ -53,8 +58,8 @@ class SerialLinkTest {
                   }
                 });
     try {
-      for (int k = 0; k < 100 && !Files.exists(ours); k++) {
-        Thread.sleep(50);
+      if (!Files.exists(ours, LinkOption.NOFOLLOW_LINKS)) {
+        watch.poll(5, TimeUnit.SECONDS);
       }
       bench.plan(SimulatedBench.Fault.GARBAGE, 20);
       bench.plan(SimulatedBench.Fault.STOPPED, 45);

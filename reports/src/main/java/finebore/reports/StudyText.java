@@ -283,7 +283,7 @@ public final class StudyText {
                 ? "report.cut.seals"
                 : "report.cut",
         "angle",
-        words.term(shown.term()),
+        words.term(shown.element().term()),
         "asked",
         units.lengthText(shown.askedMm()),
         "shown",

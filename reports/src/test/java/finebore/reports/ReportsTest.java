@@ -144,7 +144,7 @@ class ReportsTest {
 
   @Test
   void aHeadNobodyMeasuredIsNotReady() {
-    Job job = finebore.formats.NewJob.of(finebore.units.Units.MM);
+    Job job = finebore.formats.NewJob.of(finebore.units.Units.MM, "Slate");
     SeatPlace place = job.engine().seats().getFirst();
     List<Finding> blockers =
         GroupFindings.of(

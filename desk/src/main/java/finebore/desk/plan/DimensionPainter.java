@@ -4,6 +4,7 @@ import finebore.desk.session.SeatView;
 import finebore.desk.theme.Palette;
 import finebore.desk.theme.Theme;
 import finebore.found.WaterReading;
+import finebore.reports.Spelled;
 import finebore.seat.Arc;
 import finebore.seat.Cut;
 import finebore.seat.CutStack;
@@ -77,7 +78,10 @@ final class DimensionPainter {
     CutStack stack = work.shown().seat().seat().stack();
     for (ShownElement shown : work.shown().seat().shownElements()) {
       boolean seals = shown.index() == stack.sealingElement();
-      String angle = work.words().term(shown.term());
+      String angle =
+          shown.element() instanceof Arc arc
+              ? Spelled.element(arc, work.words())
+              : work.words().term(shown.element().term());
       int segment = segmentOf(wall, shown);
       if (segment < 0) {
         if (shown.askedMm() > 0) {

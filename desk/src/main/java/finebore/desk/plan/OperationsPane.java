@@ -10,6 +10,7 @@ import finebore.job.Group;
 import finebore.job.Plan;
 import finebore.planning.GroupOutcome;
 import finebore.planning.SeatOutcome;
+import finebore.seat.CutStack;
 import finebore.seat.Seat;
 import finebore.units.Dimension;
 import finebore.words.Words;
@@ -291,7 +292,10 @@ final class OperationsPane extends VBox {
       summary.setVisible(editors.isEmpty());
       summary.setManaged(editors.isEmpty());
       // A card that is closed tells of the seat looked at, an open one of all that follow the plan.
-      outcome.setText(editors.isEmpty() ? outcome(step, words) : outcome(place, group, words));
+      outcome.setText(
+          editors.isEmpty()
+              ? outcome(step, group.plan().wanted().seat().stack(), words)
+              : outcome(place, group, words));
       String wrong =
           step.problem()
               .map(problem -> "\u2717 " + words.say(problem))
@@ -318,7 +322,11 @@ final class OperationsPane extends VBox {
     Map<String, List<String>> same = new LinkedHashMap<>();
     for (SeatOutcome seat : group.seats()) {
       same.computeIfAbsent(
-              outcome(seat.cut().cutting().steps().get(place), words), k -> new ArrayList<>())
+              outcome(
+                  seat.cut().cutting().steps().get(place),
+                  group.plan().wanted().seat().stack(),
+                  words),
+              k -> new ArrayList<>())
           .add(seat.place().label());
     }
     List<String> parts = new ArrayList<>();
@@ -328,14 +336,15 @@ final class OperationsPane extends VBox {
     return String.join("\n", parts);
   }
 
-  private static String outcome(Cutting.Step step, Words words) {
+  private static String outcome(Cutting.Step step, CutStack wanted, Words words) {
     List<String> parts = new ArrayList<>();
-    int all = step.cameIn().size();
+    List<Cutting.ElementIn> elements = step.elementsIn(wanted);
+    int all = elements.size();
     if (all > 0) {
-      int came = (int) step.cameIn().stream().filter(c -> c.shownMm() > 0).count();
+      int came = (int) elements.stream().filter(c -> c.shownMm() > 0).count();
       parts.add(words.text("operations.shows", "came", came, "all", all));
-      for (Cutting.CameIn cut : step.cameIn()) {
-        String angle = words.figure(Dimension.ANGLE, cut.cut().angleDeg());
+      for (Cutting.ElementIn cut : elements) {
+        String angle = words.term(cut.element().term());
         if (cut.shownMm() <= 0) {
           parts.add(words.text("operations.never", "cut", angle));
         } else if (cut.mostMm() - cut.leastMm() > 0.02) {

@@ -3,6 +3,7 @@ package finebore.desk.session;
 import finebore.suggest.Search;
 import finebore.suggest.Search.Slice;
 import finebore.suggest.Suggestion;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.BiConsumer;
@@ -28,6 +29,7 @@ public final class SuggestRun {
   private final AtomicInteger running = new AtomicInteger(THREADS);
   private final DoubleConsumer progress;
   private final BiConsumer<Slice, List<Suggestion>> finished;
+  private final List<Thread> threads = new ArrayList<>();
   private Slice found = Slice.NONE;
   private volatile boolean cancelled;
 
@@ -46,7 +48,14 @@ public final class SuggestRun {
 
   public void start() {
     for (int k = 0; k < THREADS; k++) {
-      Thread.ofPlatform().daemon().name("suggest-" + k).start(this::work);
+      threads.add(Thread.ofPlatform().daemon().name("suggest-" + k).start(this::work));
+    }
+  }
+
+  /** Waits until it is over; what it tells may still be on its way. */
+  void await() throws InterruptedException {
+    for (Thread thread : threads) {
+      thread.join();
     }
   }
 

@@ -90,7 +90,9 @@ final class JobFiles {
 
   void newJob() {
     if (mayLeave()) {
-      take(JobDocument.fresh(NewJob.of(session.job().units())), Optional.empty());
+      take(
+          JobDocument.fresh(NewJob.of(session.job().units(), session.say("job.newName"))),
+          Optional.empty());
       begun.run();
     }
   }

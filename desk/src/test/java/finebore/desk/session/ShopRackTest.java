@@ -158,7 +158,7 @@ class ShopRackTest {
         new SuggestRun(search, share -> told.set(true), (slice, found) -> told.set(true));
     run.cancel();
     run.start();
-    Thread.sleep(100);
+    run.await();
     assertThat(run.looked()).isZero();
     assertThat(told).isFalse();
   }
