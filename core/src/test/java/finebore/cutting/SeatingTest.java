@@ -20,6 +20,8 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class SeatingTest {
 
@@ -58,6 +60,51 @@ class SeatingTest {
     Seated other = seated(Samples.fourAngles(0.89), Samples.plainValve().withFace(46, 2.4));
     assertThat(other.contact().insideDiameterMm())
         .isCloseTo(41.25 - 2.4 * Math.sqrt(0.5), within(0.04));
+  }
+
+  /** How far a film reaches along a face that opens by an angle, mm. */
+  private static double reach(double filmMm, double openingDeg) {
+    return filmMm / Math.tan(Math.toRadians(openingDeg));
+  }
+
+  /**
+   * Worked by hand on 30/45/60 walls, the 45 from r = 20.625 at z = -10 inward over 1.2 mm. The
+   * film of 5 um also wets a strip of the walls beside the 45, which open by the difference of the
+   * angles.
+   */
+  @ParameterizedTest
+  @CsvSource({
+    // face angle; opening outside and inside the ring; where the ring begins, along the face
+    "45, 15, 15, 1.2",
+    "44, 14, 1, 0",
+    "44.5, 14.5, 0.5, 0",
+    "43, 13, 2, 0"
+  })
+  void theRingIsAsWideAsHandWorkSays(double face, double outside, double inside, double both) {
+    Valve valve = Samples.plainValve().withFace(face, 2.4);
+    Seated s = seated(Samples.fourAngles(0.89), valve);
+    double rise = 0.375 * Math.tan(Math.toRadians(face));
+    assertThat(s.restMm()).isCloseTo(-10 + rise, within(1e-9));
+    double width = both + reach(0.005, outside) + reach(0.005, inside);
+    assertThat(s.contact().widthMm()).isCloseTo(width, within(2e-6));
+    // The ring's edge is where the metal is, a film square to the face away from it.
+    double edge = 0.375 / Math.cos(Math.toRadians(face)) - 0.005 * Math.tan(Math.toRadians(face));
+    double fromMargin = edge - reach(0.005, outside);
+    assertThat(s.contact().fromMarginMm()).isCloseTo(fromMargin, within(2e-6));
+    assertThat(s.contact().fromInnerEdgeMm()).isCloseTo(2.4 - fromMargin - width, within(2e-6));
+    double shift = 0.005 * Math.tan(Math.toRadians(face));
+    double onSeat = both > 0 ? both : reach(0.005, inside) - shift;
+    assertThat(s.contact().intendedShare()).isCloseTo(onSeat / width, within(1e-4));
+  }
+
+  @Test
+  void aSteeperFaceRestsOnTheInnerEdgeOfTheSeat() {
+    Seated s = seated(Samples.fourAngles(0.89), Samples.plainValve().withFace(46, 2.4));
+    double in = 1.2 * Math.sqrt(0.5);
+    // From the margin edge at r = 21 the face falls by tan 46 to the inner edge of the 45.
+    double fall = (0.375 + in) * Math.tan(Math.toRadians(46));
+    assertThat(s.restMm()).isCloseTo(-10 - in + fall, within(1e-9));
+    assertThat(s.contact().widthMm()).isCloseTo(reach(0.005, 1) + reach(0.005, 14), within(2e-6));
   }
 
   @Test

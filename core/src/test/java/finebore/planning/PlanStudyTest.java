@@ -303,6 +303,42 @@ class PlanStudyTest {
     assertThat(ledge.cure().orElseThrow()).isInstanceOf(Cure.AddOperation.class);
   }
 
+  private static PlanStudy toDepth(double depthMm) {
+    Job job = job(SeatReadings.NONE);
+    Plan plan = job.planOf(place(job));
+    return study(
+        job,
+        plan.withWanted(new Pairing(WANTED.withDepthMm(depthMm), valve()))
+            .withOperations(List.of(new CutForm("", OPEN, new Plunge.AsPlanned()))));
+  }
+
+  @Test
+  void aSeatWantedAboveItsMetalIsAFaultThatANewRingCures() {
+    // The found seat lies at 7 mm.
+    PlanStudy little = toDepth(6.99);
+    PlanStudy more = toDepth(6.97);
+    assertThat(little.cut().lacking().areaMm2()).isBetween(0.005, 0.02);
+    assertThat(codes(little)).doesNotContain(METAL_LACKING);
+    Finding lacking = at(more, METAL_LACKING);
+    assertThat(lacking.severity()).isEqualTo(Severity.FAULT);
+    assertThat(lacking.extent()).isEqualTo(more.cut().lacking().areaMm2()).isGreaterThan(0.02);
+    Cure.AddOperation ring = (Cure.AddOperation) lacking.cure().orElseThrow();
+    assertThat(((FitRing) ring.operation()).ring().outsideDiameterMm()).isEqualTo(38.4 + 2 * 1.5);
+  }
+
+  @Test
+  void aSeatCutInsideTheThroatNeverTouches() {
+    // The throat was found at 34.9; the 45 is 1.3 wide and ends 1.84 mm smaller than it begins.
+    CutForm touching = new CutForm("", OptionalDouble.of(36.8), new Plunge.UntilClean(0, false));
+    CutForm inside = new CutForm("", OptionalDouble.of(34.8), new Plunge.UntilClean(0, false));
+    assertThat(codes(study(SeatReadings.NONE, touching))).doesNotContain(NEVER_TOUCHES);
+    PlanStudy study = study(SeatReadings.NONE, inside);
+    Finding never = at(study, NEVER_TOUCHES);
+    assertThat(never.severity()).isEqualTo(Severity.FAULT);
+    assertThat(never.subject()).isEqualTo(Subject.operation(study.plan().idAt(0)));
+    assertThat(never.terms()).containsEntry("sealing", Term.angle(45));
+  }
+
   private static OpenThroat throatTo(double diameterMm, double depthMm) {
     return new OpenThroat(OptionalDouble.of(diameterMm), 0, OptionalDouble.of(depthMm));
   }

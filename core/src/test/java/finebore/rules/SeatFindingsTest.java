@@ -88,6 +88,12 @@ class SeatFindingsTest {
         Arguments.of(SEAT_LARGER_THAN_VALVE, "", outside(41.99), outside(42.06)),
         Arguments.of(SQUARE_STEP, "", throat(end - 0.05), throat(end - 0.5)),
         Arguments.of(CUTS_COME_SHORT, "", throat(end + 0.02), throat(end + 0.9)),
+        // A 30 of 1 mm rises half a millimetre and runs out at the head face.
+        Arguments.of(
+            CUT_ABOVE_COMES_SHORT,
+            "",
+            seat(Samples.fourAngles(0.89).withDepthMm(0.48)),
+            seat(Samples.fourAngles(0.89).withDepthMm(0.47))),
         Arguments.of(NO_BACK_CUT, "", valve(back), valve(plain)),
         Arguments.of(OUT_OF_RANGE, "throatRatio", throat(0.899 * 42), throat(0.901 * 42)),
         Arguments.of(OUT_OF_RANGE, "throatRatio", throat(0.8701 * 42), throat(0.869 * 42)),
