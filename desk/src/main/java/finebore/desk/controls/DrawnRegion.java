@@ -1,5 +1,6 @@
 package finebore.desk.controls;
 
+import java.util.List;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
@@ -41,7 +42,12 @@ public abstract class DrawnRegion extends Region {
     g.setFill(colour);
     g.setTextAlign(align);
     g.setTextBaseline(VPos.CENTER);
-    g.fillText(words, x, y);
+    Ink.write(g, words, x, y);
+  }
+
+  /** The words that stand on it now. */
+  public List<Ink.Written> written() {
+    return Ink.of(canvas);
   }
 
   @Override
@@ -51,6 +57,7 @@ public abstract class DrawnRegion extends Region {
     if (width >= SMALLEST && height >= SMALLEST) {
       canvas.setWidth(width);
       canvas.setHeight(height);
+      Ink.clear(canvas);
       draw(canvas.getGraphicsContext2D(), width, height);
     }
   }

@@ -1,6 +1,7 @@
 package finebore.desk.found;
 
 import finebore.desk.controls.DrawnRegion;
+import finebore.desk.controls.Ink;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.SeatState;
 import finebore.desk.theme.Palette;
@@ -180,7 +181,8 @@ public final class HeadPlanView extends DrawnRegion {
     g.setTextAlign(TextAlignment.CENTER);
     g.setTextBaseline(VPos.CENTER);
     g.setFont(Theme.boldFigures(Math.min(text() * 0.9, valve.headMm() * scale / 3.4)));
-    g.fillText(
+    Ink.write(
+        g,
         valve.place().label()
             + " "
             + (doubt ? "!" : "")
@@ -196,7 +198,7 @@ public final class HeadPlanView extends DrawnRegion {
     g.setTextBaseline(VPos.CENTER);
     // Two lines that must fit whatever the size of text.
     g.setFont(Theme.words(Math.min(text() * 0.95, w / 36)));
-    g.fillText(session.say("headPlan.legend"), 8, h - 2.3 * text());
+    Ink.write(g, session.say("headPlan.legend"), 8, h - 2.3 * text());
     String tilt =
         job.head().layout().isEmpty()
             ? session.say("headPlan.assumed")
@@ -206,6 +208,6 @@ public final class HeadPlanView extends DrawnRegion {
                 UnitSystem.fixed(job.layout().intakeTiltDeg(), 0),
                 "exhaust",
                 UnitSystem.fixed(job.layout().exhaustTiltDeg(), 0));
-    g.fillText(tilt, 8, h - 0.95 * text());
+    Ink.write(g, tilt, 8, h - 0.95 * text());
   }
 }

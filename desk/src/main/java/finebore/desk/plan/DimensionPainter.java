@@ -1,5 +1,6 @@
 package finebore.desk.plan;
 
+import finebore.desk.controls.Ink;
 import finebore.desk.session.SeatView;
 import finebore.desk.theme.Palette;
 import finebore.desk.theme.Theme;
@@ -323,7 +324,7 @@ final class DimensionPainter {
       g.setFont(label.strong() ? Theme.boldFigures(sheet.text()) : Theme.figures(sheet.text()));
       g.setTextAlign(TextAlignment.LEFT);
       g.setTextBaseline(VPos.CENTER);
-      g.fillText(label.text(), x, placed.y());
+      Ink.write(g, label.text(), x, placed.y());
     }
   }
 

@@ -1,5 +1,6 @@
 package finebore.desk.plan;
 
+import finebore.desk.controls.Ink;
 import finebore.desk.session.SeatView;
 import finebore.desk.theme.Palette;
 import finebore.desk.theme.Theme;
@@ -267,7 +268,7 @@ final class SectionPainter {
     g.setFill(colour);
     g.setTextAlign(TextAlignment.RIGHT);
     g.setTextBaseline(VPos.CENTER);
-    g.fillText(label, x, y);
+    Ink.write(g, label, x, y);
   }
 
   private void words(String label, double x, double y, Color colour, TextAlignment align) {
@@ -275,6 +276,6 @@ final class SectionPainter {
     g.setFill(colour);
     g.setTextAlign(align);
     g.setTextBaseline(VPos.CENTER);
-    g.fillText(label, x, y);
+    Ink.write(g, label, x, y);
   }
 }

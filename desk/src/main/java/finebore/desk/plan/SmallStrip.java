@@ -1,6 +1,7 @@
 package finebore.desk.plan;
 
 import finebore.desk.controls.DrawnRegion;
+import finebore.desk.controls.Ink;
 import finebore.desk.theme.Palette;
 import finebore.desk.theme.Theme;
 import finebore.flow.FlowChange;
@@ -57,8 +58,8 @@ final class SmallStrip extends DrawnRegion {
       g.setFill(colours.muted());
       boolean each = column > 34 || k % 2 == 0;
       if (each) {
-        g.fillText(
-            units.shortLength(step.liftMm()).replaceFirst("\\.?0+$", ""), (k + 0.5) * column, h);
+        Ink.write(
+            g, units.shortLength(step.liftMm()).replaceFirst("\\.?0+$", ""), (k + 0.5) * column, h);
       }
     }
     g.setStroke(colours.edge());

@@ -5,6 +5,7 @@ import finebore.bench.FlowTest;
 import finebore.bench.SuspectReading;
 import finebore.calibration.FlowArea;
 import finebore.desk.controls.DrawnRegion;
+import finebore.desk.controls.Ink;
 import finebore.desk.prove.CurveValues.At;
 import finebore.desk.prove.CurveValues.Mode;
 import finebore.desk.session.ProveState;
@@ -169,7 +170,7 @@ final class CurveChart extends DrawnRegion {
       g.setFill(colour);
       g.setTextAlign(align);
       g.setTextBaseline(VPos.CENTER);
-      g.fillText(words, x, y);
+      Ink.write(g, words, x, y);
     }
 
     private void bands() {

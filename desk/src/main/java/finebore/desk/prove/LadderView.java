@@ -5,6 +5,7 @@ import finebore.bench.Comparison.Mean;
 import finebore.bench.Comparison.Verdict;
 import finebore.bench.Ladder;
 import finebore.desk.controls.DrawnRegion;
+import finebore.desk.controls.Ink;
 import finebore.desk.session.ProveState;
 import finebore.desk.session.ProveState.Shown;
 import finebore.desk.theme.Palette;
@@ -103,7 +104,7 @@ final class LadderView extends DrawnRegion {
       g.setFont(Theme.words(size() * 0.9));
       g.setFill(colours.muted());
       g.setTextAlign(TextAlignment.LEFT);
-      g.fillText(words().text("ladder.none"), 16, 40);
+      Ink.write(g, words().text("ladder.none"), 16, 40);
       return;
     }
     new Painter(g, state.shown().get().job(), ladder.get(), colours, w).paint();
@@ -159,7 +160,7 @@ final class LadderView extends DrawnRegion {
       while (shown.length() > 3 && ProveWords.width(shown, font) > room) {
         shown = shown.substring(0, shown.length() - 2).strip() + "…";
       }
-      g.fillText(shown, x, y);
+      Ink.write(g, shown, x, y);
     }
 
     private double columnX(boolean inSum, Band band) {

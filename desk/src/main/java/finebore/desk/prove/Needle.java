@@ -1,6 +1,7 @@
 package finebore.desk.prove;
 
 import finebore.desk.controls.DrawnRegion;
+import finebore.desk.controls.Ink;
 import finebore.desk.session.BenchSession;
 import finebore.desk.session.BenchSession.Status;
 import finebore.desk.session.JobSession;
@@ -262,6 +263,6 @@ final class Needle extends DrawnRegion {
     g.setFill(colour);
     g.setTextAlign(TextAlignment.CENTER);
     g.setTextBaseline(VPos.CENTER);
-    g.fillText(words, x, y);
+    Ink.write(g, words, x, y);
   }
 }

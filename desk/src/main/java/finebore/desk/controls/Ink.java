@@ -1,0 +1,44 @@
+package finebore.desk.controls;
+
+import java.util.ArrayList;
+import java.util.List;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+
+/** Words on a canvas, which remembers them for whoever cannot see them. */
+public final class Ink {
+
+  private static final String KEY = "finebore.written";
+
+  /**
+   * Words as they stand on a canvas.
+   *
+   * @param x as given to the canvas, px
+   * @param y as given to the canvas, px
+   */
+  public record Written(String words, double x, double y) {}
+
+  private Ink() {}
+
+  /** Writes words in the font, colour and alignment that are set. */
+  public static void write(GraphicsContext g, String words, double x, double y) {
+    g.fillText(words, x, y);
+    list(g.getCanvas()).add(new Written(words, x, y));
+  }
+
+  /** Forgets what was written, before a canvas is drawn anew. */
+  static void clear(Canvas canvas) {
+    list(canvas).clear();
+  }
+
+  /** What stands on a canvas, in the order it was written. */
+  static List<Written> of(Canvas canvas) {
+    return List.copyOf(list(canvas));
+  }
+
+  @SuppressWarnings("unchecked")
+  private static List<Written> list(Canvas canvas) {
+    return (List<Written>)
+        canvas.getProperties().computeIfAbsent(KEY, k -> new ArrayList<Written>());
+  }
+}

@@ -1,0 +1,161 @@
+package finebore.desk;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import finebore.desk.controls.DrawnRegion;
+import finebore.desk.controls.Ink;
+import finebore.flow.FlowChange;
+import finebore.units.Units;
+import finebore.words.UnitSystem;
+import java.nio.file.Path;
+import java.util.Comparator;
+import java.util.List;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+
+/** The words and figures that are drawn, read back off the canvas. */
+@ExtendWith(ApplicationExtension.class)
+class DrawnWordsTest {
+
+  @TempDir private Path home;
+  private DeskRobot desk;
+
+  @Start
+  private void start(Stage stage) {
+    desk = new DeskRobot(stage, home);
+  }
+
+  private List<Ink.Written> on(String drawing) {
+    desk.settle();
+    return desk.onFx(() -> ((DrawnRegion) desk.lookup("#" + drawing).query()).written());
+  }
+
+  private List<String> words(String drawing) {
+    return on(drawing).stream().map(Ink.Written::words).toList();
+  }
+
+  /** What stands about a place across, from the top down. */
+  private List<String> column(String drawing, double x) {
+    return on(drawing).stream()
+        .filter(w -> Math.abs(w.x() - x) < 0.5)
+        .sorted(Comparator.comparingDouble(Ink.Written::y))
+        .map(Ink.Written::words)
+        .toList();
+  }
+
+  private double across(String drawing, String words) {
+    return on(drawing).stream()
+        .filter(w -> w.words().equals(words))
+        .findFirst()
+        .orElseThrow(() -> new AssertionError(words + " not among " + words(drawing)))
+        .x();
+  }
+
+  private void lookAt(int seat) {
+    desk.runFx(() -> desk.session.select(desk.session.job().engine().seats().get(seat)));
+  }
+
+  @Test
+  void theSectionOfAnExhaustSeatIsLabelledWithItsOwnFigures() {
+    lookAt(3);
+    assertThat(words("section"))
+        .contains(
+            "valve Ø 33.60",
+            "margin 1.50",
+            "face 45° × 2.20",
+            "30° × 0.79 of 1.00",
+            "seat Ø 33.00",
+            "45° × 1.60 seat",
+            "contact 1.64 mm",
+            "60° × 1.37 of 1.50",
+            "70° × 0.51 of 0.90",
+            "to water 3.38",
+            "to water 3.88");
+    desk.runFx(() -> desk.session.edit("", j -> j.withUnits(Units.INCH)));
+    assertThat(words("section"))
+        .contains("valve Ø 1.323", "margin 0.059", "seat Ø 1.299", "45° × 0.063 seat")
+        .contains("contact 0.064 in", "60° × 0.054 of 0.059", "to water 0.133", "0.1 in");
+  }
+
+  @Test
+  void theLiftStripHasGainLiftAndFlowOverEachOther() {
+    lookAt(3);
+    UnitSystem units = UnitSystem.METRIC;
+    List<FlowChange.Step> steps = desk.session.work().get().plan().change().orElseThrow().steps();
+    assertThat(steps).hasSize(13);
+    for (FlowChange.Step step : steps) {
+      String lift = UnitSystem.fixed(step.liftMm(), 1).replaceAll("\\.0$", "");
+      double x =
+          on("lift-strip").stream()
+              .filter(w -> w.words().equals(lift) && w.y() > 140 && w.y() < 160)
+              .findFirst()
+              .orElseThrow()
+              .x();
+      String gain = UnitSystem.signed(1000 * (step.newM3s() - step.referenceM3s()), 1);
+      // The first column may hold the mean of its band above.
+      assertThat(column("lift-strip", x)).endsWith(gain, lift, units.flowNumber(step.newM3s()));
+    }
+    assertThat(words("lift-strip")).contains("cam lift", "planned", "found");
+    double cam = across("lift-strip", "cam lift");
+    assertThat(cam).isBetween(across("lift-strip", "10"), across("lift-strip", "11"));
+  }
+
+  @Test
+  void theComparisonHasTheChangeAtEachLift() {
+    desk.goTo(KeyCode.DIGIT4);
+    lookAt(0);
+    List<String> lifts = List.of("0.5", "2", "5", "6", "7", "9", "10", "12");
+    List<String> changes = List.of("0.0", "+0.1", "+0.2", "+0.5", "+0.1", "-0.3", "-0.3", "-0.1");
+    for (int k = 0; k < lifts.size(); k++) {
+      double x = across("compare-strip", lifts.get(k));
+      assertThat(column("compare-strip", x)).containsExactly(changes.get(k), lifts.get(k));
+    }
+  }
+
+  @Test
+  void theLadderKeepsTheStepAloneApartFromTheSum() {
+    lookAt(3);
+    desk.runFx(() -> desk.window.show("ladder"));
+    double alone = across("ladder", "THE STEP ALONE");
+    double sum = across("ladder", "IN SUM SINCE THE BEGINNING");
+    assertThat(alone).isLessThan(sum);
+    assertThat(column("ladder", alone))
+        .containsExactly(
+            "THE STEP ALONE", "low lift", "+4.8 % ▲", "+0.8 l/s", "+1.2 % ?", "+0.3 l/s");
+    assertThat(column("ladder", sum))
+        .containsExactly(
+            "IN SUM SINCE THE BEGINNING",
+            "low lift",
+            "+4.8 % ▲",
+            "+0.8 l/s",
+            "+6.0 % ?",
+            "+1.0 l/s");
+    assertThat(words("ladder"))
+        .contains("6  E1 as found", "7  E1 finished", "8  E1 with pipe", "a pipe on the port");
+  }
+
+  @Test
+  void theCurveStandsOnItsAxesAndTheHeadIsMarked() {
+    desk.goTo(KeyCode.DIGIT4);
+    lookAt(0);
+    double ten = across("curve-chart", "10");
+    assertThat(words("curve-chart")).contains("Flow, l/s at 6.97 kPa", "lift mm", "cam");
+    List<Ink.Written> axis =
+        on("curve-chart").stream().filter(w -> w.words().matches("1[012]") && w.y() > 315).toList();
+    double step = axis.get(1).x() - axis.get(0).x();
+    assertThat(axis).extracting(Ink.Written::words).containsExactly("10", "11", "12");
+    // The cam lifts by 10.6; its word stands left of its line.
+    assertThat(across("curve-chart", "cam"))
+        .isCloseTo(axis.get(0).x() + 0.6 * step, within(0.15 * step));
+    assertThat(ten).isPositive();
+    desk.goTo(KeyCode.DIGIT1);
+    assertThat(words("head-plan")).contains("E2 !P", "I3 !P", "E3 P");
+    assertThat(words("found-section")).contains("seat Ø 39.29", "throat Ø 34.18, 86.6 %");
+  }
+}
