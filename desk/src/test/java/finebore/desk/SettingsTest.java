@@ -31,7 +31,6 @@ import javafx.scene.control.Hyperlink;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
-import javafx.scene.control.TitledPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
@@ -299,9 +298,8 @@ class SettingsTest {
   @Test
   void aCamIsPastedAndItsFiguresFollow() {
     desk.clickOn("#station-job");
-    TitledPane pane = desk.lookup("#exhaust-cam-table").query();
     TextArea table = desk.lookup("#exhaust-cam-table-text").query();
-    desk.runFx(() -> pane.setExpanded(true));
+    desk.runFx(() -> ((ToggleButton) desk.lookup("#exhaust-cam-table-open").query()).fire());
     desk.settle();
     desk.runFx(
         () -> {

@@ -44,6 +44,7 @@ public final class EntryField<T> extends VBox {
     label.getStyleClass().addAll("muted", "small");
     label.setLabelFor(cell);
     label.setWrapText(true);
+    label.setMinHeight(USE_PREF_SIZE);
     label.managedProperty().bind(label.textProperty().isNotEmpty());
     unit.getStyleClass().addAll("muted", "small");
     unit.setMinWidth(USE_PREF_SIZE);

@@ -10,6 +10,7 @@ import java.util.OptionalDouble;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
@@ -112,6 +113,9 @@ public final class FieldGrid extends GridPane {
   /** Adds a choice, or whatever else stands among the fields. */
   public FieldGrid add(Node node, Runnable show) {
     add(node, fields.size() % columns, fields.size() / columns);
+    // A name on two lines does not push its field below the others.
+    GridPane.setFillHeight(node, false);
+    GridPane.setValignment(node, VPos.BOTTOM);
     fields.add(new Bound(show));
     show.run();
     return this;

@@ -85,6 +85,8 @@ public final class FoundStation extends BorderPane {
     VBox.setVgrow(section, Priority.ALWAYS);
     plan.setPrefHeight(250);
     Label how = new Label(session.say("found.how"));
+    how.setWrapText(true);
+    how.setMinHeight(Region.USE_PREF_SIZE);
     how.getStyleClass().addAll("small", "muted");
     VBox middle =
         new VBox(6, figures, how, new MessageLine("reading-message", session.messages()), sheet);

@@ -12,6 +12,8 @@ import finebore.head.HeadPlan.Spot;
 import finebore.head.HeadPlan.ValvePlace;
 import finebore.job.Job;
 import finebore.words.UnitSystem;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
@@ -20,6 +22,8 @@ import javafx.scene.AccessibleRole;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
+import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
 
 /**
@@ -27,6 +31,10 @@ import javafx.scene.text.TextAlignment;
  * and with the letter of its state. A press chooses a seat.
  */
 public final class HeadPlanView extends DrawnRegion {
+
+  private static final double SMALLEST_TEXT = 13;
+  private static final double LINE = 1.35;
+  private static final int LEGEND_LINES = 3;
 
   private final JobSession session;
   private final Supplier<Palette> palette;
@@ -87,10 +95,15 @@ public final class HeadPlanView extends DrawnRegion {
       lowY = Math.min(lowY, bore.centre().y() - r);
       highY = Math.max(highY, bore.centre().y() + r);
     }
-    double foot = 3.4 * text();
+    double foot = LEGEND_LINES * LINE * legendSize(w);
     scale = Math.min((w - 12) / (highX - lowX), (h - foot - 8) / (highY - lowY));
     left = (w - (highX - lowX) * scale) / 2 - lowX * scale;
     top = 4 + (h - foot - 8 - (highY - lowY) * scale) / 2 + highY * scale;
+  }
+
+  /** What it fits into three lines with in a narrow drawing too. */
+  private double legendSize(double width) {
+    return Math.max(SMALLEST_TEXT, Math.min(text() * 0.95, width / 33));
   }
 
   private double text() {
@@ -180,7 +193,9 @@ public final class HeadPlanView extends DrawnRegion {
     g.setFill(colours.text());
     g.setTextAlign(TextAlignment.CENTER);
     g.setTextBaseline(VPos.CENTER);
-    g.setFont(Theme.boldFigures(Math.min(text() * 0.9, valve.headMm() * scale / 3.4)));
+    double head = valve.headMm() * scale;
+    double size = Math.clamp(head / 3, SMALLEST_TEXT, Math.max(SMALLEST_TEXT, text() * 0.9));
+    g.setFont(Theme.boldFigures(size));
     Ink.write(
         g,
         valve.place().label()
@@ -189,16 +204,17 @@ public final class HeadPlanView extends DrawnRegion {
             + state.letter()
             + (job.isException(valve.place()) ? "×" : ""),
         x(valve.centre()),
-        y(valve.centre()) - text() * 0.75);
+        // On the side the guide does not lean to.
+        y(valve.centre()) - Math.copySign(Math.min(size * 0.75, head * 0.22), lean));
   }
 
   private void legend(GraphicsContext g, Job job, Palette colours, double w, double h) {
     g.setFill(colours.muted());
     g.setTextAlign(TextAlignment.LEFT);
     g.setTextBaseline(VPos.CENTER);
-    // Two lines that must fit whatever the size of text.
-    g.setFont(Theme.words(Math.min(text() * 0.95, w / 36)));
-    Ink.write(g, session.say("headPlan.legend"), 8, h - 2.3 * text());
+    double size = legendSize(w);
+    Font font = Theme.words(size);
+    g.setFont(font);
     String tilt =
         job.head().layout().isEmpty()
             ? session.say("headPlan.assumed")
@@ -208,6 +224,27 @@ public final class HeadPlanView extends DrawnRegion {
                 UnitSystem.fixed(job.layout().intakeTiltDeg(), 0),
                 "exhaust",
                 UnitSystem.fixed(job.layout().exhaustTiltDeg(), 0));
-    Ink.write(g, tilt, 8, h - 0.95 * text());
+    List<String> lines = lines(session.say("headPlan.legend"), "   ", font, w - 16);
+    lines.addAll(lines(tilt, " ", font, w - 16));
+    for (int k = 0; k < lines.size(); k++) {
+      Ink.write(g, lines.get(k), 8, h - size * (0.8 + LINE * (lines.size() - 1 - k)));
+    }
+  }
+
+  /** A text on as many lines as it needs, broken only between its parts. */
+  private static List<String> lines(String text, String between, Font font, double width) {
+    List<String> lines = new ArrayList<>();
+    Text probe = new Text();
+    probe.setFont(font);
+    for (String part : text.split(between)) {
+      String longer = lines.isEmpty() ? part : lines.getLast() + between + part;
+      probe.setText(longer);
+      if (!lines.isEmpty() && probe.getLayoutBounds().getWidth() <= width) {
+        lines.set(lines.size() - 1, longer);
+      } else {
+        lines.add(part);
+      }
+    }
+    return lines;
   }
 }

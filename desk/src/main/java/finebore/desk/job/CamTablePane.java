@@ -10,18 +10,20 @@ import finebore.job.Port;
 import finebore.units.Unit;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
-import javafx.scene.control.TitledPane;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.VBox;
 
 /** The lift table of a cam, typed or pasted; folded away while there is none. */
-final class CamTablePane extends TitledPane {
+final class CamTablePane extends VBox {
 
   private final JobSession session;
   private final Port port;
+  private final ToggleButton opener = new ToggleButton();
   private final TextArea table = new TextArea();
   private String shown = "";
 
   CamTablePane(JobSession session, Port port) {
+    super(4);
     this.session = session;
     this.port = port;
     setId(port.key() + "-cam-table");
@@ -41,8 +43,12 @@ final class CamTablePane extends TitledPane {
     how.setWrapText(true);
     how.setMinHeight(USE_PREF_SIZE);
     how.getStyleClass().addAll("small", "muted");
-    setContent(new VBox(4, how, table));
-    setExpanded(!cam().table().isEmpty());
+    opener.setId(port.key() + "-cam-table-open");
+    opener.setMaxWidth(Double.MAX_VALUE);
+    opener.setSelected(!cam().table().isEmpty());
+    visibleProperty().bind(opener.selectedProperty());
+    managedProperty().bind(visibleProperty());
+    getChildren().addAll(how, table);
     session
         .work()
         .addListener(
@@ -51,6 +57,11 @@ final class CamTablePane extends TitledPane {
               show();
             });
     show();
+  }
+
+  /** What opens and folds the table. */
+  ToggleButton opener() {
+    return opener;
   }
 
   private CamLift cam() {
@@ -85,25 +96,22 @@ final class CamTablePane extends TitledPane {
 
   private void refuse(String why) {
     Styles.state(table, "wrong");
-    session.messages().refuse(getId(), session.say("cam.refused", "cam", getText(), "why", why));
+    session
+        .messages()
+        .refuse(getId(), session.say("cam.refused", "cam", opener.getAccessibleText(), "why", why));
   }
 
   private void show() {
     int rows = cam().table().size();
-    setText(
-        session.say(
-            rows == 0 ? "cam.none" : "cam.rows",
-            "seats",
-            session.words().of(port, "group"),
-            "rows",
-            rows));
+    opener.setText(session.say(rows == 0 ? "cam.none" : "cam.rows", "rows", rows));
+    opener.setAccessibleText(session.words().of(port, "group") + ", " + opener.getText());
     String written = CamTable.written(cam(), unit());
     boolean typing = table.isFocused() || table.getStyleClass().contains("wrong");
     if (!typing && !written.equals(shown)) {
       shown = written;
       table.setText(written);
       if (rows > 0) {
-        setExpanded(true);
+        opener.setSelected(true);
       }
     }
   }

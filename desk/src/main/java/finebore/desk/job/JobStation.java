@@ -11,7 +11,9 @@ import finebore.job.Job;
 import finebore.job.NewHead;
 import finebore.job.Port;
 import finebore.quantity.Setting;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.function.Supplier;
 import javafx.scene.control.Button;
@@ -34,6 +36,7 @@ public final class JobStation extends BorderPane {
   private final JobEditor editor;
   private final HeadPlanView plan;
   private final FieldGrid engine;
+  private final Map<Port, CamTablePane> cams = new EnumMap<>(Port.class);
 
   public JobStation(
       JobSession session,
@@ -49,6 +52,9 @@ public final class JobStation extends BorderPane {
     Figures.ENGINE.forEach(s -> engine.part(s, Job::engine, Job::withEngine));
     Label title = new Label(session.say("job.title"));
     title.getStyleClass().add("title");
+    for (Port port : Port.values()) {
+      cams.put(port, new CamTablePane(session, port));
+    }
     VBox bench = new VBox(6, title, heading(session.say("job.engine")), engine);
     for (Port port : Port.values()) {
       bench
@@ -56,7 +62,7 @@ public final class JobStation extends BorderPane {
           .addAll(
               heading(session.words().of(port, "group").toUpperCase(java.util.Locale.ROOT)),
               group(port),
-              new CamTablePane(session, port));
+              cams.get(port));
     }
     Label lean = new Label(session.say("job.grows"));
     lean.setWrapText(true);
@@ -112,6 +118,7 @@ public final class JobStation extends BorderPane {
       String id = port.key() + "-" + setting.id();
       grid.part(setting.named(id), j -> j.group(port), (j, g) -> j.withGroup(port, g));
     }
+    grid.add(cams.get(port).opener(), () -> {});
     return grid;
   }
 

@@ -209,8 +209,8 @@ public final class LiftStrip extends DrawnRegion {
         }
       }
       bands();
-      bars();
       camLine();
+      bars();
     }
 
     /** One figure where the bands share it. */

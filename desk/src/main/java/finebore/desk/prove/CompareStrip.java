@@ -77,9 +77,11 @@ final class CompareStrip extends DrawnRegion {
         lines.stream().mapToDouble(l -> Math.max(l.limitM3s(), -l.changeM3s())).max().orElse(1);
     double scale = (bottom - top - 2.4 * size()) / Math.max(up + down, 1e-9);
     double zero = top + 1.2 * size() + up * scale;
+    String title = at.words().text("compareStrip.title", "unit", units.flow().symbol());
+    boolean fits = title.length() * 0.45 * size() < w;
     text(
         g,
-        at.words().text("compareStrip.title", "unit", units.flow().symbol()),
+        fits ? title : at.words().text("compareStrip.short", "unit", units.flow().symbol()),
         10,
         size() * 0.9,
         colours.text(),

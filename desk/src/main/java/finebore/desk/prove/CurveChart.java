@@ -367,7 +367,7 @@ final class CurveChart extends DrawnRegion {
       g.setLineDashes(4, 3);
       g.strokeLine(x(cam), top, x(cam), bottom);
       g.setLineDashes();
-      text("cam", x(cam) - 4, top + size() * 0.7, colours.amber(), TextAlignment.RIGHT, false);
+      text("cam", x(cam) - 4, bottom - size() * 2.2, colours.amber(), TextAlignment.RIGHT, false);
     }
 
     private void here() {
