@@ -67,6 +67,12 @@ public record CutStudy(
     return of(job, place, plan, metal, foundValve, foundRestMm, strangersMm3);
   }
 
+  /** The same in a job that differs by its flow tests alone. */
+  CutStudy in(Job job) {
+    return new CutStudy(
+        job, place, plan, metal, foundValve, foundRestMm, cutting, fit, left, strangersMm3);
+  }
+
   private static CutStudy of(
       Job job,
       SeatPlace place,

@@ -40,6 +40,11 @@ public record GroupOutcome(List<SeatOutcome> seats) {
     return new GroupOutcome(seats.parallelStream().map(seat -> seat.with(job, plan)).toList());
   }
 
+  /** The same in a job that differs by its flow tests alone: no metal hangs on those. */
+  public GroupOutcome in(Job job) {
+    return new GroupOutcome(seats.stream().map(seat -> seat.in(job)).toList());
+  }
+
   /** Every group of seats of a job that are cut alike: those that follow a plan, and exceptions. */
   public static List<GroupOutcome> all(Job job) {
     return job.plans().stream().map(first -> of(job, first)).toList();

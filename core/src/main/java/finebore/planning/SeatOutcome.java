@@ -38,6 +38,11 @@ public record SeatOutcome(CutStudy cut, List<Reading> readings) {
     return of(cut.with(job, plan));
   }
 
+  /** The same in a job that differs by its flow tests alone. */
+  SeatOutcome in(Job job) {
+    return new SeatOutcome(cut.in(job), readings);
+  }
+
   public SeatPlace place() {
     return cut.place();
   }

@@ -26,6 +26,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 /** Which flow test is looked at and against which, and all that follows from the two. */
 public final class ProveState {
 
+  private final StudiedTests studies = new StudiedTests();
   private final JobSession session;
   private final ReadOnlyObjectWrapper<Shown> shown = new ReadOnlyObjectWrapper<>();
   private OptionalInt test = OptionalInt.empty();
@@ -226,8 +227,8 @@ public final class ProveState {
         looked.flatMap(t -> against.map(r -> book.compare(r, t))),
         liftMm,
         rows,
-        looked.flatMap(t -> TestedSeat.study(job, t.setUp(), rows, confidence.calibration())),
-        against.flatMap(t -> TestedSeat.study(job, t.setUp(), rows, confidence.calibration())),
+        looked.flatMap(t -> studies.of(job, t.setUp(), rows, confidence.calibration())),
+        against.flatMap(t -> studies.of(job, t.setUp(), rows, confidence.calibration())),
         looked
             .map(
                 t ->

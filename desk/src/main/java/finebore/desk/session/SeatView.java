@@ -72,18 +72,25 @@ public record SeatView(
   public static SeatView of(
       Job job, Words words, Practice practice, View view, Optional<SeatView> before) {
     Plan follows = job.planOf(view.place());
+    Optional<SeatView> there = before.filter(b -> b.place().equals(view.place()));
     Optional<SeatView> same =
-        before
-            .filter(b -> b.place().equals(view.place()))
-            .filter(b -> b.job().withPlan(view.place(), follows).equals(job));
+        there.filter(b -> b.job().withPlan(view.place(), follows).equals(job));
+    Optional<SeatView> sameMetal = there.filter(b -> b.job().withBench(job.bench()).equals(job));
     PredictionConfidence confidence =
         same.map(SeatView::confidence)
             .orElseGet(() -> PredictionConfidence.of(job, view.place().port()));
     SeatStudy found =
         same.map(SeatView::found)
+            .or(
+                () ->
+                    sameMetal
+                        .map(SeatView::found)
+                        .filter(f -> f.setting().calibration().equals(confidence.calibration())))
             .orElseGet(() -> PlanStudy.asFound(job, view.place(), confidence.calibration()));
     GroupOutcome group =
-        same.map(b -> b.followers().group().with(job, follows))
+        sameMetal
+            .map(b -> b.followers().group().in(job))
+            .or(() -> same.map(b -> b.followers().group().with(job, follows)))
             .orElseGet(() -> GroupOutcome.of(job, view.place(), follows));
     GroupFindings followers = GroupFindings.of(group, practice);
     PlanStudy plan = PlanStudy.of(group.of(view.place()).orElseThrow(), found);

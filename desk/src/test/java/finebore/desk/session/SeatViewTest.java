@@ -2,6 +2,7 @@ package finebore.desk.session;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import finebore.bench.FlowTest;
 import finebore.flow.Bands.Band;
 import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
@@ -63,6 +64,26 @@ class SeatViewTest {
     Job otherTest = DEMO.withTest(DEMO.test().withDepressionPa(2500));
     assertThat(work(otherTest, Port.INTAKE, false, Optional.of(before)).found())
         .isNotEqualTo(before.found());
+  }
+
+  @Test
+  void aReadingOfTheBenchChangesNoMetal() {
+    SeatView before = work(DEMO, Port.INTAKE, false, Optional.empty());
+    FlowTest last = DEMO.bench().tests().getLast();
+    Job read = DEMO.withBench(DEMO.bench().with(last.withRemarks("loud")));
+    SeatView after = work(read, Port.INTAKE, false, Optional.of(before));
+    assertThat(after.found()).isSameAs(before.found());
+    assertThat(after.followers().group().seats().getFirst().cut().cutting())
+        .isSameAs(before.followers().group().seats().getFirst().cut().cutting());
+    assertThat(after.followers().group().seats().getFirst().cut().job()).isEqualTo(read);
+    FlowTest first = DEMO.bench().tests().getFirst();
+    Job less = DEMO.withBench(DEMO.bench().with(first.withLifts(first.lifts().subList(0, 6))));
+    SeatView otherwise = work(less, Port.INTAKE, false, Optional.of(before));
+    SeatView afresh = work(less, Port.INTAKE, false, Optional.empty());
+    assertThat(otherwise.confidence().calibration())
+        .isNotEqualTo(before.confidence().calibration());
+    assertThat(otherwise.planned().curve()).isEqualTo(afresh.planned().curve());
+    assertThat(otherwise.found().curve()).isEqualTo(afresh.found().curve());
   }
 
   @Test
