@@ -11,6 +11,7 @@ import finebore.words.UnitSystem;
 import java.nio.file.Path;
 import java.util.Comparator;
 import java.util.List;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
@@ -23,12 +24,12 @@ import org.testfx.framework.junit5.Start;
 @ExtendWith(ApplicationExtension.class)
 class DrawnWordsTest {
 
-  @TempDir private Path home;
-  private DeskRobot desk;
+  @TempDir private static Path home;
+  private static DeskRobot desk;
 
   @Start
   private void start(Stage stage) {
-    desk = new DeskRobot(stage, home);
+    desk = desk == null ? new DeskRobot(stage, home) : desk.again(stage);
   }
 
   private List<Ink.Written> on(String drawing) {
@@ -109,6 +110,7 @@ class DrawnWordsTest {
   @Test
   void theComparisonHasTheChangeAtEachLift() {
     desk.goTo(KeyCode.DIGIT4);
+    desk.runFx(() -> ((ToggleButton) desk.lookup("#view-table").query()).setSelected(true));
     lookAt(0);
     List<String> lifts = List.of("0.5", "2", "5", "6", "7", "9", "10", "12");
     List<String> changes = List.of("0.0", "+0.1", "+0.2", "+0.5", "+0.1", "-0.3", "-0.3", "-0.1");
@@ -143,6 +145,7 @@ class DrawnWordsTest {
   @Test
   void theCurveStandsOnItsAxesAndTheHeadIsMarked() {
     desk.goTo(KeyCode.DIGIT4);
+    desk.runFx(() -> ((ToggleButton) desk.lookup("#view-table").query()).setSelected(true));
     lookAt(0);
     double ten = across("curve-chart", "10");
     assertThat(words("curve-chart")).contains("Flow, l/s at 6.97 kPa", "lift mm", "cam");

@@ -51,12 +51,12 @@ class SettingsTest {
 
   private static final OptionalDouble OPEN = OptionalDouble.empty();
 
-  @TempDir private Path home;
-  private DeskRobot desk;
+  @TempDir private static Path home;
+  private static DeskRobot desk;
 
   @Start
   private void start(Stage stage) {
-    desk = new DeskRobot(stage, home);
+    desk = desk == null ? new DeskRobot(stage, home) : desk.again(stage);
   }
 
   private Plan plan() {
