@@ -28,6 +28,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -229,14 +230,22 @@ class BenchFilesTest {
           assertThat(a.readings()).hasSameSizeAs(b.readings());
           assertThat(a.noisy()).isEqualTo(b.noisy());
           assertThat(a.swirlRpm()).isEqualTo(b.swirlRpm());
+          assertThat(a.remarks()).isEqualTo(b.remarks());
           for (int r = 0; r < a.readings().size(); r++) {
             assertThat(a.readings().get(r).value())
                 .isCloseTo(b.readings().get(r).value(), within(1e-8));
             assertThat(a.readings().get(r).range()).isEqualTo(b.readings().get(r).range());
+            alike(a.readings().get(r).depressionPa(), b.readings().get(r).depressionPa(), 0.01);
+            alike(a.readings().get(r).temperatureC(), b.readings().get(r).temperatureC(), 1e-5);
           }
         }
       }
     }
+  }
+
+  private static void alike(OptionalDouble a, OptionalDouble b, double closely) {
+    assertThat(a.isPresent()).isEqualTo(b.isPresent());
+    a.ifPresent(value -> assertThat(value).isCloseTo(b.getAsDouble(), within(closely)));
   }
 
   @Test
