@@ -353,6 +353,24 @@ class DeskTest {
   }
 
   @Test
+  void savingAsWritesTheNewFileAndLeavesTheOldOneAlone() throws Exception {
+    Path first = folder.resolve("first" + JobFile.EXTENSION);
+    Path second = folder.resolve("second" + JobFile.EXTENSION);
+    desk.picks.save = Optional.of(first);
+    desk.press(KeyCode.CONTROL).type(KeyCode.S).release(KeyCode.CONTROL);
+    String kept = Files.readString(first);
+    desk.runFx(() -> desk.session.edit("", j -> j.withPurpose("second thoughts")));
+    desk.picks.save = Optional.of(second);
+    desk.press(KeyCode.CONTROL, KeyCode.SHIFT)
+        .type(KeyCode.S)
+        .release(KeyCode.SHIFT, KeyCode.CONTROL);
+    assertThat(Files.readString(first)).isEqualTo(kept);
+    assertThat(JobFile.read(second).job().purpose()).isEqualTo("second thoughts");
+    assertThat(desk.session.file().get()).contains(second);
+    assertThat(desk.session.changed().get()).isFalse();
+  }
+
+  @Test
   void aDamagedFileIsSaidAndTheOpenJobStays() throws Exception {
     desk.enter("field-cut-2-width", "1.3");
     Job open = desk.session.job();
