@@ -190,6 +190,23 @@ class PlanStudyTest {
   }
 
   @Test
+  void aSeatThatReachesItsRingsEdgeIsAFault() {
+    Operation form = new CutForm("", OPEN, new Plunge.AsPlanned());
+    // The seat is 38.4 mm outside.
+    PlanStudy within =
+        study(SeatReadings.NONE, new FitRing(new Ring(38.42, 33, 14, 8, 0.1, "")), form);
+    assertThat(codes(within)).doesNotContain(PAST_RING);
+    for (double ring : new double[] {38.4, 38.38}) {
+      PlanStudy past =
+          study(SeatReadings.NONE, new FitRing(new Ring(ring, 33, 14, 8, 0.1, "")), form);
+      Finding fault = at(past, PAST_RING);
+      assertThat(fault.severity()).isEqualTo(Severity.FAULT);
+      assertThat(fault.extent()).isCloseTo((38.4 - ring) / 2, within(1e-6));
+      assertThat(fault.cure().orElseThrow()).isInstanceOf(Cure.AddOperation.class);
+    }
+  }
+
+  @Test
   void aSeatThatDoesNotCleanUpSaysWhereAndHowDeep() {
     SeatReadings off = read(Measure.RUNOUT, 0.6).with(Measure.RUNOUT_CLOCK, OptionalDouble.of(4));
     PlanStudy study =

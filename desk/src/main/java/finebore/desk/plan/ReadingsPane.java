@@ -112,6 +112,7 @@ public final class ReadingsPane extends ScrollPane {
       value.setText(Spoken.reading(reading, work.words()));
       // A long value takes the room of a scale that has nothing to show.
       scale.setManaged(range.isPresent() || value.getText().length() < LONG);
+      state.setManaged(scale.isManaged());
       state.setText(stateWord(range, reading, work.words()));
       Styles.state(
           state,

@@ -14,6 +14,7 @@ import java.util.function.Supplier;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
+import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
 
 /** The change at every lift between two tests, with the band that the bench cannot tell. */
@@ -78,7 +79,9 @@ final class CompareStrip extends DrawnRegion {
     double scale = (bottom - top - 2.4 * size()) / Math.max(up + down, 1e-9);
     double zero = top + 1.2 * size() + up * scale;
     String title = at.words().text("compareStrip.title", "unit", units.flow().symbol());
-    boolean fits = title.length() * 0.45 * size() < w;
+    Text probe = new Text(title);
+    probe.setFont(font(false));
+    boolean fits = probe.getLayoutBounds().getWidth() < w - 20;
     text(
         g,
         fits ? title : at.words().text("compareStrip.short", "unit", units.flow().symbol()),
