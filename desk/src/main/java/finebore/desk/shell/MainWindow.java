@@ -8,8 +8,6 @@ import finebore.desk.session.BenchSession;
 import finebore.desk.session.DeskFolder;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.Recovery;
-import finebore.desk.session.Shop;
-import finebore.desk.shop.ShopSheet;
 import finebore.desk.theme.Palette;
 import finebore.desk.theme.Theme;
 import finebore.words.Language;
@@ -17,7 +15,6 @@ import java.io.File;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
-import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.TextInputControl;
@@ -40,7 +37,7 @@ public final class MainWindow {
   private final Recovery recovery;
   private final FilePicker picker;
   private final BenchSession bench;
-  private final Shop shop;
+  private final Overlays overlays;
   private final StackPane root = new StackPane();
   private final BorderPane frame = new BorderPane();
   private final Scene scene;
@@ -53,7 +50,6 @@ public final class MainWindow {
   private TopBar top;
   private Banner banner;
   private JobFiles files;
-  private ShortcutSheet sheet;
   private Optional<Welcome> welcome = Optional.empty();
   private Theme theme;
   private double textScale;
@@ -74,12 +70,12 @@ public final class MainWindow {
     this.theme = theme;
     this.textScale = folder.textScale();
     this.bench = new BenchSession(session, folder);
-    this.shop = new Shop(folder, session);
+    this.overlays = new Overlays(root, session, folder, picker, this::takeTyping);
     root.getChildren().add(frame);
     scene = new Scene(root, 1280, 800);
     build();
     stations.show(stations.byId("plan"), true);
-    Keys.on(scene, new KeyActions(), e -> root.getChildren().size() == 1);
+    Keys.on(scene, new KeyActions(), e -> overlays.isBare());
     scene.setOnDragOver(this::draggedOver);
     scene.setOnDragDropped(this::dropped);
     stage.setScene(scene);
@@ -133,7 +129,6 @@ public final class MainWindow {
                 new Stations.Station(
                     "prove", KeyCode.DIGIT4, prove, prove::setShown, prove::focus)),
             session.words());
-    sheet = new ShortcutSheet(session.words(), this::hideSheet);
     top =
         new TopBar(
             session,
@@ -238,7 +233,7 @@ public final class MainWindow {
     VBox.setVgrow(gap, Priority.ALWAYS);
     Button look = TopBar.button("\u25d0", "theme", session.say("rail.look"), this::switchTheme);
     look.getStyleClass().add("rail-button");
-    Button keys = TopBar.button("F1", "help", session.say("rail.keys"), this::showSheet);
+    Button keys = TopBar.button("F1", "help", session.say("rail.keys"), overlays::showKeys);
     keys.getStyleClass().add("rail-button");
     VBox rail = new VBox(6);
     rail.getChildren().addAll(stations.buttons());
@@ -258,7 +253,7 @@ public final class MainWindow {
   private final class KeyActions implements Keys.Actions {
     @Override
     public void help() {
-      showSheet();
+      overlays.showKeys();
     }
 
     @Override
@@ -352,52 +347,9 @@ public final class MainWindow {
     }
   }
 
-  private void showSheet() {
-    if (!root.getChildren().contains(sheet)) {
-      keysFrom = Optional.ofNullable(scene.getFocusOwner());
-      root.getChildren().add(sheet);
-    }
-  }
-
-  /** Where the keyboard was before a sheet came over the station. */
-  private Optional<Node> keysFrom = Optional.empty();
-
-  private void hideSheet() {
-    hide(sheet);
-  }
-
-  private void hide(Node over) {
-    root.getChildren().remove(over);
-    keysFrom.ifPresent(Node::requestFocus);
-  }
-
   /** Shows what belongs to the shop over the station: practices or cutters. */
   public void showShop(String view) {
-    takeTyping();
-    keysFrom = Optional.ofNullable(scene.getFocusOwner());
-    session.messages().clear();
-    ShopSheet over = new ShopSheet(session, shop, practiceChooser(), this::hideShop);
-    over.show(view);
-    root.getChildren().add(over);
-  }
-
-  private void hideShop() {
-    takeTyping();
-    hide(root.getChildren().getLast());
-  }
-
-  private ShopSheet.Chooser practiceChooser() {
-    return new ShopSheet.Chooser() {
-      @Override
-      public Optional<Path> practice() {
-        return picker.practice();
-      }
-
-      @Override
-      public Optional<Path> savePractice(String suggestion) {
-        return picker.savePractice(suggestion);
-      }
-    };
+    overlays.showShop(view);
   }
 
   /** A job or a table dragged onto the window is taken up. */
