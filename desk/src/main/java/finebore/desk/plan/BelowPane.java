@@ -1,5 +1,6 @@
 package finebore.desk.plan;
 
+import finebore.desk.controls.Tabs;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.SeatView;
 import finebore.desk.theme.Palette;
@@ -47,16 +48,7 @@ final class BelowPane extends VBox {
     variantsTab.setTooltip(new Tooltip(session.say("below.variants.tip")));
     suggestTab.setTooltip(new Tooltip(session.say("below.suggest.tip")));
     findingsTab.setSelected(true);
-    group
-        .selectedToggleProperty()
-        .addListener(
-            (o, was, is) -> {
-              if (is == null) {
-                was.setSelected(true);
-              } else {
-                show();
-              }
-            });
+    Tabs.keepOne(group, tab -> show());
     HBox tabs = new HBox(2, findingsTab, variantsTab, suggestTab);
     tabs.getStyleClass().add("tabs");
     tabs.setStyle("-fx-padding: 4 10 2 10;");

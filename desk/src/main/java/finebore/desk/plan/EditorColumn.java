@@ -2,6 +2,7 @@ package finebore.desk.plan;
 
 import finebore.code.RuleViolation;
 import finebore.desk.controls.FieldGrid;
+import finebore.desk.controls.Tabs;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.SeatView;
 import finebore.job.Figures;
@@ -56,16 +57,7 @@ final class EditorColumn extends VBox {
     ToggleGroup group = new ToggleGroup();
     List.of(steps, planned, found).forEach(b -> b.setToggleGroup(group));
     steps.setSelected(true);
-    group
-        .selectedToggleProperty()
-        .addListener(
-            (o, was, is) -> {
-              if (is == null) {
-                was.setSelected(true);
-              } else {
-                choose((ToggleButton) is);
-              }
-            });
+    Tabs.keepOne(group, tab -> choose((ToggleButton) tab));
     HBox tabs = new HBox(2, steps, planned, found);
     tabs.getStyleClass().add("tabs");
     standsIn = new Label(session.say("plan.standsIn"));

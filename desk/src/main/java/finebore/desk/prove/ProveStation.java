@@ -5,6 +5,7 @@ import finebore.bench.SetUp.TestedState;
 import finebore.calibration.FlowArea;
 import finebore.calibration.NextTest;
 import finebore.desk.controls.MessageLine;
+import finebore.desk.controls.Tabs;
 import finebore.desk.prove.CurveValues.Mode;
 import finebore.desk.session.BenchSession;
 import finebore.desk.session.JobSession;
@@ -122,25 +123,11 @@ public final class ProveStation extends BorderPane {
     setTop(new VBox(toolbar(), told));
     setCenter(tests);
     state.shown().addListener((o, was, is) -> show(is));
-    modes
-        .selectedToggleProperty()
-        .addListener((o, was, is) -> keepOne(modes, was, is, this::chartMode));
-    views.selectedToggleProperty().addListener((o, was, is) -> keepOne(views, was, is, this::view));
-    tabs.selectedToggleProperty().addListener((o, was, is) -> keepOne(tabs, was, is, this::tab));
+    Tabs.keepOne(modes, mode -> chartMode());
+    Tabs.keepOne(views, view -> view());
+    Tabs.keepOne(tabs, tab -> tab());
     chartMode();
     tab();
-  }
-
-  private static void keepOne(
-      ToggleGroup group,
-      javafx.scene.control.Toggle was,
-      javafx.scene.control.Toggle is,
-      Runnable changed) {
-    if (is == null) {
-      group.selectToggle(was);
-    } else {
-      changed.run();
-    }
   }
 
   private ToggleButton toggle(String key, String id, ToggleGroup group) {

@@ -1,6 +1,7 @@
 package finebore.desk.shop;
 
 import finebore.desk.controls.MessageLine;
+import finebore.desk.controls.Tabs;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.Shop;
 import java.nio.file.Path;
@@ -54,16 +55,7 @@ public final class ShopSheet extends StackPane {
     ofPractices = tab(session, "shop.practices", "show-practices", group);
     ofCutters = tab(session, "shop.cutters", "show-cutters", group);
     ofPractices.setSelected(true);
-    group
-        .selectedToggleProperty()
-        .addListener(
-            (o, was, is) -> {
-              if (is == null) {
-                was.setSelected(true);
-              } else {
-                show();
-              }
-            });
+    Tabs.keepOne(group, tab -> show());
     back.setText(session.say("shop.takeBack"));
     back.setId("shop-take-back");
     back.setOnAction(e -> takeBack());
