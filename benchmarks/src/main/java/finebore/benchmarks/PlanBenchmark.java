@@ -34,7 +34,7 @@ public class PlanBenchmark {
 
   private final Job job = JobFile.demo();
   private final SeatPlace place = job.engine().seats().getFirst();
-  private final Practice practice = PracticeFiles.orDefault(job.practice());
+  private final Practice practice = PracticeFiles.named(job.practice(), PracticeFiles.all());
   private final PlanStudy known =
       PlanStudy.of(
           job,

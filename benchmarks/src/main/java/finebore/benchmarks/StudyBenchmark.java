@@ -40,7 +40,7 @@ public class StudyBenchmark {
 
   private final Job job = JobFile.demo();
   private final Pairing planned = job.intake().planned();
-  private final Practice practice = PracticeFiles.orDefault(job.practice());
+  private final Practice practice = PracticeFiles.named(job.practice(), PracticeFiles.all());
   private final FlowSetting setting =
       new FlowSetting(
           Direction.INTAKE,

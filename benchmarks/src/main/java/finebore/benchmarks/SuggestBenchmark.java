@@ -49,7 +49,7 @@ public class SuggestBenchmark {
             job,
             job.engine().seats().getFirst(),
             RackFile.shipped(),
-            PracticeFiles.orDefault(job.practice()),
+            PracticeFiles.named(job.practice(), PracticeFiles.all()),
             goal);
   }
 

@@ -4,9 +4,11 @@ import finebore.code.Message;
 import finebore.code.Term;
 import finebore.formats.FileProblem;
 import finebore.formats.JobFile;
+import finebore.formats.PracticeFiles;
 import finebore.formats.SafeFile;
 import finebore.job.Job;
 import finebore.reports.CutSheets;
+import finebore.words.Words;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.Locale;
@@ -25,6 +27,8 @@ final class CutSheetCommand implements Callable<Integer> {
   @Spec private CommandSpec spec;
 
   @Mixin private Speech speech;
+
+  @Mixin private ShopPractices practices;
 
   @Parameters(index = "0", paramLabel = "FILE", description = "The job file.")
   private Path file;
@@ -46,12 +50,12 @@ final class CutSheetCommand implements Callable<Integer> {
               .with("endings", Term.quote(".csv, .txt")));
     }
     Job job = JobFile.read(file).job();
-    CutSheets sheets = new CutSheets(job, speech.of(job));
+    Words words = speech.of(job);
+    CutSheets sheets =
+        new CutSheets(job, words, PracticeFiles.named(job.practice(), practices.here(words)));
     String sheet = name.endsWith(".csv") ? sheets.csv() : sheets.text();
     SafeFile.write(output, sheet.getBytes(StandardCharsets.UTF_8), false);
-    spec.commandLine()
-        .getOut()
-        .println(speech.of(job).text("cli.wrote", "file", output.toString()));
+    spec.commandLine().getOut().println(words.text("cli.wrote", "file", output.toString()));
     spec.commandLine().getOut().flush();
     return 0;
   }

@@ -4,12 +4,14 @@ import finebore.formats.FileProblem;
 import finebore.formats.JobFile;
 import finebore.job.Job;
 import finebore.job.Port;
+import finebore.practice.Practice;
 import finebore.reports.StudyCsv;
 import finebore.reports.StudyFacts;
 import finebore.reports.StudyJson;
 import finebore.reports.StudyText;
 import finebore.words.Words;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -44,6 +46,8 @@ final class StudyCommand implements Callable<Integer> {
 
   @Mixin private Speech speech;
 
+  @Mixin private ShopPractices practices;
+
   @Parameters(index = "0", paramLabel = "FILE", description = "The job file.")
   private Path file;
 
@@ -67,11 +71,12 @@ final class StudyCommand implements Callable<Integer> {
     StudyFacts.State state =
         plan == State.found ? StudyFacts.State.FOUND : StudyFacts.State.PLANNED;
     Port port = group == GroupName.intake ? Port.INTAKE : Port.EXHAUST;
+    Words words = speech.of(job);
+    List<Practice> here = practices.here(words);
     StudyFacts facts =
         seat == null
-            ? StudyFacts.of(job, port, state)
-            : StudyFacts.of(job, SeatByLabel.of(job, seat), state);
-    Words words = speech.of(job);
+            ? StudyFacts.of(job, port, state, here)
+            : StudyFacts.of(job, SeatByLabel.of(job, seat), state, here);
     spec.commandLine()
         .getOut()
         .print(

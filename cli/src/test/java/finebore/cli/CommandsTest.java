@@ -2,6 +2,10 @@ package finebore.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import finebore.formats.JobDocument;
+import finebore.formats.JobFile;
+import finebore.formats.PracticeFiles;
+import finebore.practice.Practice;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.StringWriter;
@@ -63,6 +67,28 @@ class CommandsTest {
         .contains("OPERATIONS")
         .isNotEqualTo(out.toString());
     failsWithOneLine("--seat: expected one of I1, E1", "study", job.toString(), "--seat", "X9");
+  }
+
+  @Test
+  void judgesByThePracticesOfTheShopAndSaysWhereOneIsNotThere() throws Exception {
+    Path practices = folder.resolve("practices");
+    Practice race = PracticeFiles.named("race", PracticeFiles.all());
+    PracticeFiles.save(race.named("hills", "Tall hills"), practices);
+    JobDocument document = JobFile.read(job);
+    JobFile.write(document.withJob(document.job().withPractice("hills")), job);
+    Path empty = folder.resolve("nothing");
+    Path sheet = folder.resolve("sheet.txt");
+    assertThat(run("study", job.toString(), "--practices", practices.toString())).isZero();
+    assertThat(out.toString()).contains("Tall hills").doesNotContain("not installed");
+    assertThat(run("study", job.toString(), "--practices", empty.toString())).isZero();
+    assertThat(out.toString())
+        .contains("The practice of this job, \"hills\", is not installed here.");
+    String at = practices.toString();
+    assertThat(run("cutsheet", job.toString(), "-o", sheet.toString(), "--practices", at)).isZero();
+    assertThat(Files.readString(sheet)).contains("Tall hills").doesNotContain("not installed");
+    at = empty.toString();
+    assertThat(run("cutsheet", job.toString(), "-o", sheet.toString(), "--practices", at)).isZero();
+    assertThat(Files.readString(sheet)).contains("\"hills\", is not installed here.");
   }
 
   @Test

@@ -32,6 +32,8 @@ public enum FindingCode implements Coded {
   METAL_LACKING("metalLacking"),
   RIDGE_OVER_SEAT("ridgeOverSeat"),
   LEDGE_IN_THROAT("ledgeInThroat"),
+  // What it is judged by.
+  PRACTICE_NOT_INSTALLED("practiceNotInstalled"),
   // Readings.
   READING_MISSING("readingMissing"),
   READINGS_CONTRADICT("readingsContradict"),

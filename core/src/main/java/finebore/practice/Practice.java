@@ -1,6 +1,7 @@
 package finebore.practice;
 
 import finebore.code.Coded;
+import finebore.code.Message;
 import finebore.code.RuleViolation;
 import finebore.code.Term;
 import finebore.job.Port;
@@ -19,6 +20,8 @@ import java.util.TreeMap;
  * @param about one sentence on whom it is for
  * @param intake wanted ranges by reading
  * @param exhaust wanted ranges by reading
+ * @param installed whether it is here; one that a job only names wants nothing, and must not be
+ *     taken for one that has nothing to want
  */
 @RecordBuilder
 public record Practice(
@@ -26,7 +29,8 @@ public record Practice(
     String name,
     String about,
     Map<ReadingKind, Range> intake,
-    Map<ReadingKind, Range> exhaust)
+    Map<ReadingKind, Range> exhaust,
+    boolean installed)
     implements Coded, PracticeBuilder.With {
 
   private static final int LONGEST_NAME = 60;
@@ -41,6 +45,22 @@ public record Practice(
     exhaust = Collections.unmodifiableMap(new TreeMap<>(exhaust));
   }
 
+  /** A practice of the shop or of the program. */
+  public Practice(
+      String id,
+      String name,
+      String about,
+      Map<ReadingKind, Range> intake,
+      Map<ReadingKind, Range> exhaust) {
+    this(id, name, about, intake, exhaust, true);
+  }
+
+  /** The practice that a job names and that is not here. */
+  public static Practice notInstalled(String id) {
+    String name = id.isBlank() ? "?" : id.substring(0, Math.min(id.length(), LONGEST_NAME));
+    return new Practice(id, name, "", Map.of(), Map.of(), false);
+  }
+
   @Override
   public String code() {
     return "practice." + id;
@@ -48,7 +68,9 @@ public record Practice(
 
   /** Its name, in the user's language where it is one that ships. */
   public Term term() {
-    return new Term.Name(this, name);
+    return installed
+        ? new Term.Name(this, name)
+        : Term.phrase(Message.of("practiceNotInstalled").with("practice", Term.quote(name)));
   }
 
   public Optional<Range> wanted(Port port, ReadingKind kind) {

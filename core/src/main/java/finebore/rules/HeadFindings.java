@@ -16,6 +16,7 @@ public final class HeadFindings {
 
   private static final List<HeadRule> RULES =
       List.of(
+          new PracticeNotInstalled(),
           new HeadThickness(),
           new ReadingsContradict(),
           new ImpossibleAsFound(),

@@ -22,6 +22,7 @@ public final class SeatFindings {
 
   private static final List<SeatRule> RULES =
       List.of(
+          new PracticeNotInstalled(),
           new ValveFallsThrough(),
           new TouchesElsewhere(),
           new SeatLargerThanValve(),

@@ -55,6 +55,14 @@ class HeadFindingsTest {
   }
 
   @Test
+  void aPracticeThatIsNotHereIsAFaultOfTheHead() {
+    List<Finding> found = HeadFindings.of(four(), Practice.notInstalled("hills"));
+    assertThat(found).extracting(Finding::code).containsExactly(PRACTICE_NOT_INSTALLED);
+    assertThat(found.getFirst().severity()).isEqualTo(Severity.FAULT);
+    assertThat(found.getFirst().terms()).containsEntry("practice", Term.quote("hills"));
+  }
+
+  @Test
   void skimmedTooThinAndThickerThanNewAreSaid() {
     Head head =
         Head.UNKNOWN

@@ -14,6 +14,7 @@ import finebore.cutting.Operation;
 import finebore.cutting.Plunge;
 import finebore.cutting.SweepChamber;
 import finebore.flow.CamLift;
+import finebore.formats.PracticeFiles;
 import finebore.found.Measure;
 import finebore.found.Ring;
 import finebore.job.PairingPart;
@@ -270,7 +271,12 @@ class SettingsTest {
         .isEqualTo(new Arc(77, 90, 4));
     assertThat(desk.isShown("#field-cut-6-angle")).isFalse();
     assertThat(desk.session.work().get().shown().seat().seat().stack().elements()).hasSize(5);
-    String sheet = new CutSheets(desk.session.job(), desk.session.words()).text();
+    String sheet =
+        new CutSheets(
+                desk.session.job(),
+                desk.session.words(),
+                PracticeFiles.named(desk.session.job().practice(), PracticeFiles.all()))
+            .text();
     assertThat(sheet).contains("R 4.00 mm, 77\u00b0 to 90\u00b0").doesNotContain("78.");
     desk.press("#cut-5-remove");
     desk.runFx(() -> ((ToggleButton) desk.lookup("#show-operations").query()).fire());

@@ -8,6 +8,7 @@ import finebore.formats.PracticeFiles;
 import finebore.formats.RackFile;
 import finebore.job.Port;
 import finebore.practice.Practice;
+import finebore.rules.PlanFindings;
 import finebore.seat.Arc;
 import finebore.seat.Cut;
 import finebore.study.ReadingKind;
@@ -68,7 +69,8 @@ class ShopTest {
         .isEqualTo(Basis.OWN_PRACTICE);
     assertThat(own().wanted(Port.EXHAUST, ReadingKind.SEAT_WIDTH))
         .isEqualTo(
-            PracticeFiles.orDefault("fast-road").wanted(Port.EXHAUST, ReadingKind.SEAT_WIDTH));
+            PracticeFiles.named("fast-road", PracticeFiles.all())
+                .wanted(Port.EXHAUST, ReadingKind.SEAT_WIDTH));
     desk.enter("field-exhaust-margin-basis", "A. Author, Seats, 1999");
     assertThat(own().wanted(Port.EXHAUST, ReadingKind.MARGIN).orElseThrow().basis())
         .isEqualTo(Basis.source("A. Author, Seats, 1999"));
@@ -100,7 +102,8 @@ class ShopTest {
     assertThat(desk.session.practices()).hasSize(5);
     Practice taken = desk.session.practices().getLast();
     assertThat(taken.id()).isEqualTo("fast-road-2");
-    assertThat(taken.intake()).isEqualTo(PracticeFiles.orDefault("fast-road").intake());
+    assertThat(taken.intake())
+        .isEqualTo(PracticeFiles.named("fast-road", PracticeFiles.all()).intake());
     desk.press("#remove-practice");
     assertThat(desk.session.practices()).hasSize(4);
     desk.press("#shop-take-back");
@@ -108,6 +111,21 @@ class ShopTest {
     desk.picks.practice = Optional.of(home.resolve("gone.practice.json"));
     desk.press("#take-practice");
     assertThat(desk.said()).contains("gone.practice.json");
+  }
+
+  @Test
+  void aJobWhosePracticeIsGoneIsNotJudgedByAnother() {
+    open("practices");
+    desk.press("#copy-practice");
+    desk.press("#use-practice");
+    String id = desk.session.job().practice();
+    desk.press("#remove-practice");
+    assertThat(desk.session.job().practice()).isEqualTo(id);
+    assertThat(desk.session.practice()).isEqualTo(Practice.notInstalled(id));
+    assertThat(desk.findings()).contains("\"" + id + "\", is not installed here");
+    assertThat(PlanFindings.blockers(desk.session.work().get().findings())).isNotEmpty();
+    desk.press("#shop-take-back");
+    assertThat(desk.findings()).doesNotContain("is not installed here");
   }
 
   @Test

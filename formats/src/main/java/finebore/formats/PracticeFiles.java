@@ -188,14 +188,12 @@ public final class PracticeFiles {
         .orElse(basis.source());
   }
 
-  /** A shipped practice by its id. */
-  public static Optional<Practice> byId(String id) {
-    return ALL.stream().filter(p -> p.id().equals(id)).findFirst();
-  }
-
-  /** A job's practice, or the mildest one where it names none that is known. */
-  public static Practice orDefault(String id) {
-    return byId(id).orElse(ALL.getFirst());
+  /** A job's practice among those that are here; one that wants nothing where it is not. */
+  public static Practice named(String id, List<Practice> here) {
+    return here.stream()
+        .filter(p -> p.id().equals(id))
+        .findFirst()
+        .orElseGet(() -> Practice.notInstalled(id));
   }
 
   /**

@@ -52,8 +52,11 @@ class PracticeFilesTest {
 
   @Test
   void anUnknownPracticeFallsBackToTheMildest() {
-    assertThat(PracticeFiles.orDefault("gone").id()).isEqualTo("road");
-    assertThat(PracticeFiles.byId("gone")).isEmpty();
+    Practice gone = PracticeFiles.named("gone", PracticeFiles.all());
+    assertThat(gone.id()).isEqualTo("gone");
+    assertThat(gone.installed()).isFalse();
+    assertThat(gone.intake()).isEmpty();
+    assertThat(PracticeFiles.named("race", PracticeFiles.all()).installed()).isTrue();
   }
 
   @Test

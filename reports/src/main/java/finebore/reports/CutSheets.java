@@ -3,7 +3,6 @@ package finebore.reports;
 import finebore.code.Message;
 import finebore.code.Term;
 import finebore.finding.Severity;
-import finebore.formats.PracticeFiles;
 import finebore.job.Job;
 import finebore.job.Overrule;
 import finebore.job.Plan;
@@ -33,10 +32,6 @@ public final class CutSheets {
   private final Words words;
   private final Practice practice;
   private final List<GroupOutcome> groups;
-
-  public CutSheets(Job job, Words words) {
-    this(job, words, PracticeFiles.orDefault(job.practice()));
-  }
 
   public CutSheets(Job job, Words words, Practice practice) {
     this.job = job;

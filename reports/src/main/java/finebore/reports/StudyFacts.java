@@ -57,19 +57,23 @@ public record StudyFacts(
     seats = List.copyOf(seats);
   }
 
-  /** Studies every seat of a kind. */
-  public static StudyFacts of(Job job, Port port, State state) {
-    return of(job, job.seats(port), state);
+  /**
+   * Studies every seat of a kind.
+   *
+   * @param here the practices that are here
+   */
+  public static StudyFacts of(Job job, Port port, State state, List<Practice> here) {
+    return of(job, job.seats(port), state, here);
   }
 
   /** Studies one seat. */
-  public static StudyFacts of(Job job, SeatPlace seat, State state) {
-    return of(job, List.of(seat), state);
+  public static StudyFacts of(Job job, SeatPlace seat, State state, List<Practice> here) {
+    return of(job, List.of(seat), state, here);
   }
 
-  private static StudyFacts of(Job job, List<SeatPlace> seats, State state) {
+  private static StudyFacts of(Job job, List<SeatPlace> seats, State state, List<Practice> here) {
     Port port = seats.getFirst().port();
-    Practice practice = PracticeFiles.orDefault(job.practice());
+    Practice practice = PracticeFiles.named(job.practice(), here);
     PredictionConfidence confidence = PredictionConfidence.of(job, port);
     return new StudyFacts(
         job,

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import finebore.bench.FlowTest;
 import finebore.formats.JobFile;
+import finebore.formats.PracticeFiles;
 import finebore.formats.TestExport;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
@@ -34,8 +35,14 @@ class GoldenTest {
     for (String name : JobFile.demoNames()) {
       Job job = JobFile.demo(name);
       Words words = Words.of(Language.ENGLISH, job.units());
-      reports.put(name + ".cut-sheet.txt", new CutSheets(job, words).text());
-      reports.put(name + ".cut-sheet.csv", new CutSheets(job, words).csv());
+      reports.put(
+          name + ".cut-sheet.txt",
+          new CutSheets(job, words, PracticeFiles.named(job.practice(), PracticeFiles.all()))
+              .text());
+      reports.put(
+          name + ".cut-sheet.csv",
+          new CutSheets(job, words, PracticeFiles.named(job.practice(), PracticeFiles.all()))
+              .csv());
       reports.put(name + ".tests.csv", TestExport.csv(job));
       List<FlowTest> tests = job.bench().tests();
       CompareReport compare = new CompareReport(job, tests.get(0), tests.get(1), words);
@@ -49,21 +56,28 @@ class GoldenTest {
     }
     Job skarn = JobFile.demo().withUnits(Units.INCH);
     Words inch = Words.of(Language.ENGLISH, Units.INCH);
-    reports.put("inch.cut-sheet.txt", new CutSheets(skarn, inch).text());
+    reports.put(
+        "inch.cut-sheet.txt",
+        new CutSheets(skarn, inch, PracticeFiles.named(skarn.practice(), PracticeFiles.all()))
+            .text());
     reports.put("inch.tests.csv", TestExport.csv(skarn));
     study(reports, "inch.intake", skarn, skarn.engine().seats().get(0), State.PLANNED, inch);
     for (Language language : Language.all()) {
       Words words = Words.of(language, Units.MM);
       reports.put(
           "skarn." + language.tag() + ".cut-sheet.txt",
-          new CutSheets(JobFile.demo(), words).text());
+          new CutSheets(
+                  JobFile.demo(),
+                  words,
+                  PracticeFiles.named(JobFile.demo().practice(), PracticeFiles.all()))
+              .text());
     }
     return reports;
   }
 
   private static void study(
       Map<String, String> reports, String name, Job job, SeatPlace seat, State state, Words words) {
-    StudyFacts facts = StudyFacts.of(job, seat, state);
+    StudyFacts facts = StudyFacts.of(job, seat, state, PracticeFiles.all());
     reports.put(name + ".study.txt", StudyText.of(facts, words));
     reports.put(name + ".study.csv", StudyCsv.of(facts, words));
     reports.put(name + ".study.json", StudyJson.of(facts, words));

@@ -11,6 +11,7 @@ import finebore.finding.FindingCode;
 import finebore.finding.Subject;
 import finebore.formats.FileProblem;
 import finebore.formats.JobFile;
+import finebore.formats.PracticeFiles;
 import finebore.found.Measure;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
@@ -66,7 +67,8 @@ class ReportsTest {
   @Test
   void whatDiffersBetweenTheSeatsStandsPerSeatOnTheSheet() throws IOException {
     Job job = uneven(new Plunge.UntilClean(0, false));
-    String sheet = new CutSheets(job, WORDS).text();
+    String sheet =
+        new CutSheets(job, WORDS, PracticeFiles.named(job.practice(), PracticeFiles.all())).text();
     String line =
         sheet
             .lines()
@@ -74,7 +76,10 @@ class ReportsTest {
             .findFirst()
             .orElseThrow();
     assertThat(line).contains("I1 ", "I2 ", "I3 ", "I4 ");
-    List<CSVRecord> rows = csv(new CutSheets(job, WORDS).csv());
+    List<CSVRecord> rows =
+        csv(
+            new CutSheets(job, WORDS, PracticeFiles.named(job.practice(), PracticeFiles.all()))
+                .csv());
     List<String> depths =
         rows.stream()
             .filter(r -> r.get("item").equals("Cleans up at, below the head face"))
@@ -94,7 +99,8 @@ class ReportsTest {
     GroupOutcome clean = GroupOutcome.of(uneven(new Plunge.UntilClean(0, false)), I1);
     double shallow = clean.steps(1).getFirst().depthMm().orElseThrow();
     Job job = uneven(new Plunge.ToDepth(shallow));
-    String sheet = new CutSheets(job, WORDS).text();
+    String sheet =
+        new CutSheets(job, WORDS, PracticeFiles.named(job.practice(), PracticeFiles.all())).text();
     assertThat(sheet)
         .contains(
             "One depth is set for seats that clean up at different depths. What it costs each:")
@@ -103,7 +109,7 @@ class ReportsTest {
         .contains("NOT READY TO CUT");
     List<Finding> blockers =
         GroupFindings.of(
-                GroupOutcome.of(job, I1), finebore.formats.PracticeFiles.orDefault("fast-road"))
+                GroupOutcome.of(job, I1), PracticeFiles.named("fast-road", PracticeFiles.all()))
             .blockers();
     assertThat(blockers)
         .anyMatch(f -> f.code() == FindingCode.DOES_NOT_CLEAN_UP && f.seat().equals("I3"));
@@ -114,7 +120,7 @@ class ReportsTest {
     GroupOutcome clean = GroupOutcome.of(uneven(new Plunge.UntilClean(0, false)), I1);
     double shallow = clean.steps(1).getFirst().depthMm().orElseThrow() - 0.05;
     Job job = uneven(new Plunge.ToDepth(shallow));
-    var practice = finebore.formats.PracticeFiles.orDefault("fast-road");
+    var practice = PracticeFiles.named("fast-road", PracticeFiles.all());
     GroupFindings before = GroupFindings.of(GroupOutcome.of(job, I1), practice);
     Finding i3 =
         before.blockers().stream()
@@ -137,8 +143,17 @@ class ReportsTest {
     assertThat(worse.expired()).containsValue(Overrule.State.CHANGED);
     assertThat(worse.blockers())
         .anyMatch(f -> f.code() == FindingCode.DOES_NOT_CLEAN_UP && f.seat().equals("I3"));
-    assertThat(new CutSheets(shallower, WORDS).text()).contains("NO LONGER ACCEPTED at I3");
-    assertThat(new CutSheets(accepted, WORDS).text())
+    assertThat(
+            new CutSheets(
+                    shallower,
+                    WORDS,
+                    PracticeFiles.named(shallower.practice(), PracticeFiles.all()))
+                .text())
+        .contains("NO LONGER ACCEPTED at I3");
+    assertThat(
+            new CutSheets(
+                    accepted, WORDS, PracticeFiles.named(accepted.practice(), PracticeFiles.all()))
+                .text())
         .contains("Accepted at I3, does not clean up: lapped in by hand");
   }
 
@@ -148,7 +163,7 @@ class ReportsTest {
     SeatPlace place = job.engine().seats().getFirst();
     List<Finding> blockers =
         GroupFindings.of(
-                GroupOutcome.of(job, place), finebore.formats.PracticeFiles.orDefault("road"))
+                GroupOutcome.of(job, place), PracticeFiles.named("road", PracticeFiles.all()))
             .blockers();
     assertThat(blockers)
         .filteredOn(f -> f.code() == FindingCode.READING_MISSING && f.seat().equals("I1"))
@@ -166,7 +181,9 @@ class ReportsTest {
   void jsonCarriesEverySeatOfItsGroup() {
     JsonNode root =
         JsonMapper.shared()
-            .readTree(StudyJson.of(StudyFacts.of(DEMO, Port.INTAKE, State.PLANNED), WORDS));
+            .readTree(
+                StudyJson.of(
+                    StudyFacts.of(DEMO, Port.INTAKE, State.PLANNED, PracticeFiles.all()), WORDS));
     assertThat(root.get("seats")).hasSize(4);
     double shares = 0;
     for (JsonNode loss : root.at("/seats/0/lifts/4/losses")) {
@@ -182,10 +199,13 @@ class ReportsTest {
         DEMO.withGroup(
             Port.INTAKE,
             DEMO.intake().withPlanned(found.withValve(found.valve().withHeadDiameterMm(33))));
-    StudyFacts facts = StudyFacts.of(job, Port.INTAKE, State.PLANNED);
+    StudyFacts facts = StudyFacts.of(job, Port.INTAKE, State.PLANNED, PracticeFiles.all());
     assertThat(StudyText.of(facts, WORDS)).contains("falls through the throat");
     assertThat(StudyCsv.of(facts, WORDS)).contains("fallsThrough");
-    assertThat(new CutSheets(job, WORDS).text()).contains("Fit other valve");
+    assertThat(
+            new CutSheets(job, WORDS, PracticeFiles.named(job.practice(), PracticeFiles.all()))
+                .text())
+        .contains("Fit other valve");
   }
 
   @Test
@@ -194,7 +214,8 @@ class ReportsTest {
       Job job = JobFile.demo(name);
       Words words = Words.of(Language.ENGLISH, job.units());
       for (SeatPlace seat : job.engine().seats()) {
-        String text = StudyText.of(StudyFacts.of(job, seat, State.PLANNED), words);
+        String text =
+            StudyText.of(StudyFacts.of(job, seat, State.PLANNED, PracticeFiles.all()), words);
         assertThat(text).contains("OPERATIONS").contains("FLOW AT EACH LIFT");
         assertThat(text).doesNotContain("cannot be carried out");
       }

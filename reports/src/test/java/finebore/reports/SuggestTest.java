@@ -26,7 +26,8 @@ class SuggestTest {
 
   private static final Job DEMO = JobFile.demo();
   private static final SeatPlace PLACE = DEMO.engine().seats().getFirst();
-  private static final Practice PRACTICE = PracticeFiles.orDefault(DEMO.practice());
+  private static final Practice PRACTICE =
+      PracticeFiles.named(DEMO.practice(), PracticeFiles.all());
 
   /** A few cutters, so that every candidate can be looked at. */
   private static final List<Cutter> RACK =

@@ -108,6 +108,12 @@ final class SuggestPane extends VBox {
     stop("");
     SeatView work = session.work().get();
     rows.getChildren().clear();
+    if (!session.practice().installed()) {
+      state.setText(
+          session.say(
+              "suggest.noPractice", "practice", session.words().term(session.practice().term())));
+      return;
+    }
     lookedFor = Optional.of(work.group());
     Search search =
         Search.of(session.job(), work.place(), session.rack(), session.practice(), goal.getValue());

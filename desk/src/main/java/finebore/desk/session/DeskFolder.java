@@ -2,6 +2,7 @@ package finebore.desk.session;
 
 import finebore.desk.theme.Theme;
 import finebore.formats.FileProblem;
+import finebore.formats.HomeFolder;
 import finebore.formats.SafeFile;
 import finebore.words.Language;
 import java.io.IOException;
@@ -11,7 +12,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Properties;
 import java.util.logging.Level;
 import java.util.logging.Logger;
@@ -20,8 +20,6 @@ import java.util.stream.Stream;
 /**
  * The folder where the desk keeps what is not part of a job: the look, recent jobs, and recovery
  * copies.
- *
- * <p>FINEBORE_HOME names it; otherwise it is the system's usual place for a user's state.
  */
 public final class DeskFolder {
 
@@ -49,19 +47,7 @@ public final class DeskFolder {
 
   /** The folder of the user the program runs for. */
   public static DeskFolder ofUser() {
-    String own = System.getenv("FINEBORE_HOME");
-    if (own != null && !own.isBlank()) {
-      return new DeskFolder(Path.of(own));
-    }
-    String local = System.getenv("LOCALAPPDATA");
-    String state = System.getenv("XDG_STATE_HOME");
-    Path home = Path.of(System.getProperty("user.home"));
-    if (System.getProperty("os.name").toLowerCase(Locale.ROOT).contains("win") && local != null) {
-      return new DeskFolder(Path.of(local, "finebore"));
-    }
-    return new DeskFolder(
-        (state != null && !state.isBlank() ? Path.of(state) : home.resolve(".local/state"))
-            .resolve("finebore"));
+    return new DeskFolder(HomeFolder.ofUser());
   }
 
   /** A file of this folder. */
@@ -112,7 +98,7 @@ public final class DeskFolder {
 
   /** Where the shop keeps practices of its own. */
   public Path practices() {
-    return folder.resolve("practices");
+    return HomeFolder.practices(folder);
   }
 
   /** Text size, 1 to 1.5. */

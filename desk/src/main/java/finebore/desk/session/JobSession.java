@@ -175,16 +175,13 @@ public final class JobSession {
     refresh();
   }
 
-  /** The practice the job follows, or the mildest where there is none of its id. */
+  /** The practice the job follows; where it is not here, one that wants nothing and says so. */
   public Practice practice() {
     return practice(job());
   }
 
   private Practice practice(Job of) {
-    return practices.stream()
-        .filter(p -> p.id().equals(of.practice()))
-        .findFirst()
-        .orElse(practices.getFirst());
+    return PracticeFiles.named(of.practice(), practices);
   }
 
   /** The job with what its file held besides. */

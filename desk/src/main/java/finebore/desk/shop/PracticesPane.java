@@ -116,12 +116,12 @@ final class PracticesPane extends BorderPane {
         .named(session.say(key));
   }
 
-  /** The practice looked at; the job's where it is gone. */
+  /** The practice looked at; the first where it is gone. */
   private Practice practice() {
     return shop.practices().stream()
         .filter(p -> p.id().equals(chosen))
         .findFirst()
-        .orElseGet(session::practice);
+        .orElseGet(() -> shop.practices().getFirst());
   }
 
   private void copy() throws FileProblem {

@@ -29,7 +29,7 @@ class GripTest {
         SeatView.of(
             job,
             Words.of(Language.ENGLISH, job.units()),
-            PracticeFiles.orDefault(job.practice()),
+            PracticeFiles.named(job.practice(), PracticeFiles.all()),
             new SeatView.View(job.engine().seats().getFirst(), false, OptionalInt.empty()),
             Optional.empty()),
         lift);

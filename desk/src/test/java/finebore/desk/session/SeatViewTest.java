@@ -27,7 +27,7 @@ class SeatViewTest {
     return SeatView.of(
         job,
         Words.of(Language.ENGLISH, job.units()),
-        PracticeFiles.orDefault(job.practice()),
+        PracticeFiles.named(job.practice(), PracticeFiles.all()),
         new SeatView.View(place, found, OptionalInt.empty()),
         before);
   }

@@ -112,7 +112,7 @@ class ShopRackTest {
         SeatView.of(
             DEMO,
             Words.of(Language.ENGLISH, DEMO.units()),
-            PracticeFiles.orDefault(DEMO.practice()),
+            PracticeFiles.named(DEMO.practice(), PracticeFiles.all()),
             new SeatView.View(place, true, OptionalInt.empty()),
             Optional.empty());
     assertThat(found.shown()).isSameAs(found.found());
@@ -121,7 +121,7 @@ class ShopRackTest {
         SeatView.of(
             DEMO,
             Words.of(Language.ENGLISH, DEMO.units()),
-            PracticeFiles.orDefault(DEMO.practice()),
+            PracticeFiles.named(DEMO.practice(), PracticeFiles.all()),
             new SeatView.View(place, false, OptionalInt.of(1)),
             Optional.of(found));
     assertThat(first.isScrubbed()).isTrue();
@@ -134,7 +134,7 @@ class ShopRackTest {
         SeatView.of(
             DEMO,
             Words.of(Language.ENGLISH, DEMO.units()),
-            PracticeFiles.orDefault(DEMO.practice()),
+            PracticeFiles.named(DEMO.practice(), PracticeFiles.all()),
             new SeatView.View(place, false, OptionalInt.of(99)),
             Optional.empty());
     assertThat(all.isScrubbed()).isFalse();
@@ -151,7 +151,7 @@ class ShopRackTest {
             DEMO,
             place,
             RackFile.shipped(),
-            finebore.formats.PracticeFiles.orDefault(DEMO.practice()),
+            PracticeFiles.named(DEMO.practice(), PracticeFiles.all()),
             Goal.LIFE);
     AtomicBoolean told = new AtomicBoolean();
     SuggestRun run =
