@@ -11,8 +11,10 @@ import finebore.seat.Seat;
 import finebore.valve.Pairing;
 import finebore.valve.Valve;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /** A change that would mend a finding, with its number. */
 public sealed interface Cure {
@@ -27,6 +29,22 @@ public sealed interface Cure {
 
   /** How the change is spoken of. */
   Message message();
+
+  /**
+   * The same cure for the seat that is wanted, where it was found on what operations leave of it;
+   * none where it is about a cut that the wanted seat does not have.
+   */
+  default Optional<Cure> movedTo(Seat wanted, Seat left) {
+    return Optional.of(this);
+  }
+
+  /** Where a seat has a cut; the nearest to a place where it has several like it. */
+  private static Optional<Integer> place(Cut cut, int near, Seat in) {
+    return IntStream.range(0, in.cuts().size())
+        .boxed()
+        .filter(k -> in.cuts().get(k).equals(cut))
+        .min(Comparator.comparingInt(k -> Math.abs(k - near)));
+  }
 
   /** A change of the operations, which leaves the wanted seat and valve alone. */
   sealed interface OfOperations extends Cure {
@@ -136,6 +154,11 @@ public sealed interface Cure {
   /** A cut of the seat made otherwise. */
   record ChangeCut(int index, Cut before, Cut cut) implements Cure {
     @Override
+    public Optional<Cure> movedTo(Seat wanted, Seat left) {
+      return place(before, index, wanted).map(k -> new ChangeCut(k, before, cut));
+    }
+
+    @Override
     public Pairing applyTo(Pairing pairing) {
       return pairing.withSeat(pairing.seat().withCut(index, cut));
     }
@@ -156,6 +179,13 @@ public sealed interface Cure {
 
   /** A cut added to the seat before a place in the stack. */
   record AddCut(int index, Cut cut) implements Cure {
+    @Override
+    public Optional<Cure> movedTo(Seat wanted, Seat left) {
+      Optional<Integer> above =
+          index == 0 ? Optional.of(-1) : place(left.cuts().get(index - 1), index - 1, wanted);
+      return above.map(k -> new AddCut(k + 1, cut));
+    }
+
     @Override
     public Pairing applyTo(Pairing pairing) {
       Seat seat = pairing.seat();

@@ -32,7 +32,14 @@ final class ImpossibleAsFound implements HeadRule {
       }
       SeatFit fit = SeatFit.of(job.foundSeat(place).section(), job.foundValve(place));
       SeatCase seat =
-          new SeatCase(place.label(), place.port(), fit, List.of(), head.practice(), Set.of());
+          new SeatCase(
+              place.label(),
+              place.port(),
+              fit,
+              List.of(),
+              head.practice(),
+              Set.of(),
+              fit.pairing());
       OF_SEATS.forEach(rule -> found.addAll(rule.of(seat)));
       double own = fit.pairing().valve().headDiameterMm();
       negative(

@@ -58,7 +58,8 @@ public final class PlanFindings {
                 outcome.cut().fit(),
                 outcome.readings(),
                 practice,
-                blended(outcome))));
+                blended(outcome),
+                outcome.plan().wanted())));
     return found.stream()
         .map(f -> overruled(f, outcome.plan()))
         .sorted(Comparator.comparing(Finding::severity))

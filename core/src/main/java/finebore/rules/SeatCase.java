@@ -13,6 +13,7 @@ import finebore.seat.Seat;
 import finebore.study.Reading;
 import finebore.study.ReadingKind;
 import finebore.study.SeatFit;
+import finebore.valve.Pairing;
 import finebore.valve.Valve;
 import java.util.List;
 import java.util.Optional;
@@ -27,6 +28,7 @@ import java.util.Set;
  * @param readings what can be read off
  * @param practice whose ranges count
  * @param blended places of cuts that came in whole and were then blended
+ * @param wanted what a cure would change: the plan's seat and valve, or those found
  */
 record SeatCase(
     String label,
@@ -34,7 +36,8 @@ record SeatCase(
     SeatFit fit,
     List<Reading> readings,
     Practice practice,
-    Set<Integer> blended) {
+    Set<Integer> blended,
+    Pairing wanted) {
 
   Seat seat() {
     return fit.pairing().seat();

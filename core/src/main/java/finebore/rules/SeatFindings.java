@@ -9,6 +9,7 @@ import finebore.study.Reading;
 import finebore.study.SeatFit;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -44,24 +45,25 @@ public final class SeatFindings {
    */
   public static List<Finding> of(
       String label, Port port, SeatFit fit, List<Reading> readings, Practice practice) {
-    return of(new SeatCase(label, port, fit, readings, practice, Set.of()));
+    return of(new SeatCase(label, port, fit, readings, practice, Set.of(), fit.pairing()));
   }
 
   static List<Finding> of(SeatCase seat) {
     return RULES.stream()
         .flatMap(rule -> rule.of(seat).stream())
-        .map(f -> f.withCure(f.cure().filter(cure -> works(cure, seat))))
+        .map(f -> f.withCure(f.cure().flatMap(cure -> forWanted(cure, seat))))
         .sorted(Comparator.comparing(Finding::severity))
         .toList();
   }
 
-  /** Whether a cure gives a seat and valve that can exist. */
-  private static boolean works(Cure cure, SeatCase seat) {
+  /** A cure as a change of what is wanted; none where that gives no seat and valve that can be. */
+  private static Optional<Cure> forWanted(Cure cure, SeatCase seat) {
     try {
-      cure.applyTo(seat.fit().pairing());
-      return true;
+      Optional<Cure> moved = cure.movedTo(seat.wanted().seat(), seat.seat());
+      moved.ifPresent(c -> c.applyTo(seat.wanted()));
+      return moved;
     } catch (RuleViolation e) {
-      return false;
+      return Optional.empty();
     }
   }
 }

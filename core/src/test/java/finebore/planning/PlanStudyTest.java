@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import finebore.Samples;
 import finebore.code.Term;
+import finebore.cutting.CutAngle;
 import finebore.cutting.CutForm;
 import finebore.cutting.CutUnder;
 import finebore.cutting.FitRing;
@@ -305,6 +306,30 @@ class PlanStudyTest {
 
   private static List<FindingCode> codes(PlanStudy study) {
     return findings(study).stream().map(Finding::code).toList();
+  }
+
+  @Test
+  void aCureChangesTheWantedCutWhateverOtherOperationsLeaveBesideIt() {
+    Job job = Samples.job();
+    Seat wide = Samples.fourAngles(0.89).withCut(1, new Cut(45, 1.8)).withDepthMm(11);
+    CutAngle above =
+        new CutAngle(CutAngle.SingleTool.STONE, 20, 44, new Plunge.ToDepth(wide.depthMm() - 0.6));
+    Plan plan =
+        Plan.of(
+            new Pairing(wide, Samples.backCutValve()),
+            List.of(OpenThroat.AS_WANTED, above, CutForm.AS_WANTED));
+    PlanStudy study = Samples.planned(job.withPlan(job.engine().seats().getFirst(), plan));
+    assertThat(study.finished().fit().pairing().seat().sealing()).isEqualTo(2);
+    System.out.println("ZZ" + PlanFindings.of(study.outcome(), Samples.practice()));
+    Cure cure =
+        PlanFindings.of(study.outcome(), Samples.practice()).stream()
+            .filter(f -> f.subject().equals(Subject.reading("seatWidth")))
+            .findFirst()
+            .flatMap(Finding::cure)
+            .orElseThrow();
+    assertThat(cure.applyTo(plan).wanted().seat().cuts())
+        .containsExactly(new Cut(30, 1), new Cut(45, 1.25), new Cut(60, 1.4), new Cut(75, 1.5));
+    assertThat(cure.movedTo(Samples.oneSharpAngle(), wide)).isEmpty();
   }
 
   @Test
