@@ -8,6 +8,7 @@ import finebore.formats.CsvTable;
 import finebore.formats.FileProblem;
 import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
+import finebore.formats.TableText;
 import finebore.formats.TestImport;
 import finebore.formats.TestImport.Column;
 import finebore.formats.TestImport.Role;
@@ -16,9 +17,7 @@ import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.units.Unit;
 import finebore.words.Words;
-import java.io.IOException;
 import java.io.PrintWriter;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -81,7 +80,7 @@ final class ImportCommand implements Callable<Integer> {
     JobDocument document = JobFile.read(file);
     Job job = document.job();
     Words words = speech.of(job);
-    CsvTable cells = CsvTable.of(text());
+    CsvTable cells = CsvTable.of(TableText.read(table));
     List<Column> columns = mapped(TestImport.guess(cells));
     PrintWriter out = spec.commandLine().getOut();
     Optional<Message> open = TestImport.missing(columns);
@@ -101,7 +100,7 @@ final class ImportCommand implements Callable<Integer> {
       }
     }
     if (!taking.job().equals(job)) {
-      JobFile.write(document.withJob(taking.job()), file);
+      JobFile.save(document.withJob(taking.job()), file);
     }
     for (FlowTest test : taking.tests()) {
       out.println(words.text("cli.took", "test", test.name(), "count", test.lifts().size()));
@@ -124,18 +123,6 @@ final class ImportCommand implements Callable<Integer> {
 
   private static String roles() {
     return Arrays.stream(Role.values()).map(Role::key).collect(Collectors.joining(", "));
-  }
-
-  private String text() throws FileProblem {
-    try {
-      return Files.readString(table);
-    } catch (IOException e) {
-      throw new FileProblem(
-          Message.of("file.unreadable")
-              .with("file", Term.quote(table.toString()))
-              .with("cause", Term.quote(String.valueOf(e.getMessage()))),
-          e);
-    }
   }
 
   private List<Column> mapped(List<Column> guessed) throws FileProblem {

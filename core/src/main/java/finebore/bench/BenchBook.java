@@ -1,7 +1,6 @@
 package finebore.bench;
 
 import finebore.code.RuleViolation;
-import finebore.code.Term;
 import finebore.flow.Direction;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -19,16 +18,9 @@ public record BenchBook(List<BenchRange> ranges, List<FlowTest> tests) {
 
   public static final BenchBook EMPTY = new BenchBook(List.of(), List.of());
 
-  private static final int MOST = 2000;
-
   public BenchBook {
     ranges = List.copyOf(ranges);
     tests = List.copyOf(tests);
-    if (tests.size() > MOST) {
-      throw RuleViolation.of("testsInJob")
-          .with("most", Term.count(MOST))
-          .with("value", Term.count(tests.size()));
-    }
     if (tests.stream().mapToInt(FlowTest::id).distinct().count() < tests.size()) {
       throw RuleViolation.of("testIdsDiffer");
     }

@@ -69,6 +69,6 @@ public record SeatReadings(Map<Measure, Double> values, String ringMaterial) {
   }
 
   public boolean isEmpty() {
-    return values.isEmpty();
+    return values.isEmpty() && ringMaterial.isBlank();
   }
 }

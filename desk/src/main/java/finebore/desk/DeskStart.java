@@ -1,5 +1,6 @@
 package finebore.desk;
 
+import finebore.code.RuleViolation;
 import finebore.desk.session.DeskFolder;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.Recovery;
@@ -22,7 +23,13 @@ import javafx.stage.Stage;
 /** Opens the desk's window. */
 final class DeskStart {
 
-  private record Start(Optional<JobDocument> document, Optional<Path> file) {}
+  /**
+   * What the window begins with.
+   *
+   * @param problem what is the matter with the last job, where something is
+   */
+  private record Start(
+      JobSession session, Optional<Path> file, boolean welcome, Optional<FileProblem> problem) {}
 
   private static final Logger LOG = Logger.getLogger(DeskStart.class.getName());
 
@@ -36,20 +43,19 @@ final class DeskStart {
   static void open(Optional<JobDocument> document, Optional<Path> file, Optional<Language> language)
       throws FileProblem {
     DeskFolder folder = DeskFolder.ofUser();
-    Start start = document.isPresent() ? new Start(document, file) : lastJob(folder);
-    JobSession session =
-        new JobSession(
-            start.document().orElseGet(() -> JobDocument.fresh(JobFile.demo())), start.file());
+    Start start = document.isPresent() ? given(document.get(), file) : lastJob(folder);
+    JobSession session = start.session();
     session.speak(language.orElseGet(folder::language));
     session.usePractices(
         PracticeFiles.with(
             folder.practices(), e -> LOG.log(Level.WARNING, session.words().say(e), e)));
     start.file().ifPresent(folder::keepRecent);
     Toolkit.await();
-    Platform.runLater(() -> show(folder, session, start.document().isEmpty()));
+    Platform.runLater(() -> show(folder, session, start.welcome(), start.problem()));
   }
 
-  private static void show(DeskFolder folder, JobSession session, boolean welcome) {
+  private static void show(
+      DeskFolder folder, JobSession session, boolean welcome, Optional<FileProblem> problem) {
     Theme.loadFonts();
     Stage stage = new Stage();
     Recovery recovery = new Recovery(folder);
@@ -67,22 +73,34 @@ final class DeskStart {
     if (welcome) {
       window.welcome();
     }
+    problem.map(session.words()::say).ifPresent(window::tell);
     stage.show();
     if ("1".equals(System.getenv("FINEBORE_TIMING"))) {
       StartTiming.report("window");
     }
-    recovery.lost().ifPresent(window::offer);
+    window.offer(recovery.lost());
   }
 
+  private static Start given(JobDocument document, Optional<Path> file) throws FileProblem {
+    try {
+      return new Start(new JobSession(document, file), file, false, Optional.empty());
+    } catch (RuleViolation e) {
+      throw FileProblem.within(file.orElse(Path.of("")), e);
+    }
+  }
+
+  /** The last job that can be shown; the welcome where none can. What is wrong is said. */
   private static Start lastJob(DeskFolder folder) {
+    Optional<FileProblem> problem = Optional.empty();
     for (Path file : folder.recent()) {
       try {
-        return new Start(Optional.of(JobFile.read(file)), Optional.of(file));
+        Start start = given(JobFile.read(file), Optional.of(file));
+        return new Start(start.session(), start.file(), false, problem);
       } catch (FileProblem e) {
-        // The last job cannot be read any more; the one before it, or the welcome, stands in.
-        continue;
+        problem = problem.or(() -> Optional.of(e));
       }
     }
-    return new Start(Optional.empty(), Optional.empty());
+    JobSession demo = new JobSession(JobDocument.fresh(JobFile.demo()), Optional.empty());
+    return new Start(demo, Optional.empty(), true, problem);
   }
 }

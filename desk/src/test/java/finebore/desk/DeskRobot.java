@@ -109,7 +109,11 @@ final class DeskRobot extends FxRobot {
 
   /** The demo job as it was in the same window, which is much quicker than another window. */
   DeskRobot again(Stage stage) {
+    window.scene().getRoot().requestFocus();
+    picks.asked = 0;
     session.load(JobDocument.fresh(JobFile.demo()), Optional.empty());
+    window.plan().section().liftProperty().set(3);
+    window.plan().section().fit();
     window.show("plan");
     stage.show();
     ((javafx.scene.control.ToggleButton) window.scene().lookup("#show-operations")).fire();

@@ -4,14 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import finebore.desk.plan.SectionView;
-import finebore.desk.shell.FilePicker;
 import finebore.formats.JobFile;
-import finebore.job.Job;
 import finebore.valve.Pairing;
 import finebore.words.UnitSystem;
-import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Optional;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.ToggleButton;
@@ -32,11 +28,11 @@ class DeskTest {
 
   @TempDir private static Path home;
   @TempDir private Path folder;
-  private DeskRobot desk;
+  private static DeskRobot desk;
 
   @Start
   private void start(Stage stage) {
-    desk = new DeskRobot(stage, home);
+    desk = desk == null ? new DeskRobot(stage, home) : desk.again(stage);
     // These tests work on the seat and valve; the operations have their own.
     ((ToggleButton) desk.window.scene().getRoot().lookup("#show-planned")).fire();
   }
@@ -212,23 +208,6 @@ class DeskTest {
   }
 
   @Test
-  void aCureIsTriedKeptAndPutBack() {
-    int strip = print("#lift-strip");
-    desk.clickOn("#try-0");
-    assertThat(desk.isShown("#keep-tried")).isTrue();
-    assertThat(planned().valve().backCuts()).isEmpty();
-    assertThat(desk.text("#reading-faceWidth")).isEqualTo("1.70 mm");
-    assertThat(print("#lift-strip")).isNotEqualTo(strip);
-    desk.clickOn("#put-back");
-    assertThat(desk.text("#reading-faceWidth")).isEqualTo("2.10 mm");
-    assertThat(print("#lift-strip")).isEqualTo(strip);
-    desk.clickOn("#try-0").clickOn("#keep-tried");
-    assertThat(planned().valve().faceWidthMm()).isCloseTo(1.7, within(1e-9));
-    assertThat(planned().valve().backCuts()).hasSize(1);
-    assertThat(desk.isShown("#keep-tried")).isFalse();
-  }
-
-  @Test
   void theStackOfCutsIsEdited() {
     desk.clickOn("#add-cut");
     assertThat(planned().seat().cuts()).hasSize(5);
@@ -320,72 +299,6 @@ class DeskTest {
   }
 
   @Test
-  void aJobIsSavedAndReopened() throws Exception {
-    // As a chooser hands it over that adds the last part of the ending.
-    Path file = folder.resolve("mine.json");
-    desk.picks.save = Optional.of(file);
-    desk.enter("field-cut-2-width", "1.3");
-    assertThat(desk.text("#job-title")).endsWith("*");
-    desk.press(KeyCode.CONTROL).type(KeyCode.S).release(KeyCode.CONTROL);
-    Path written = folder.resolve("mine" + JobFile.EXTENSION);
-    assertThat(JobFile.read(written).job()).isEqualTo(desk.session.job());
-    assertThat(desk.text("#job-title")).doesNotContain("*");
-    Job saved = desk.session.job();
-    desk.enter("field-cut-2-width", "1.4");
-    desk.picks.open = Optional.of(written);
-    desk.picks.unsaved = FilePicker.Unsaved.STAY;
-    desk.press(KeyCode.CONTROL).type(KeyCode.O).release(KeyCode.CONTROL);
-    assertThat(planned().seat().cuts().get(1).widthMm()).isEqualTo(1.4);
-    desk.picks.unsaved = FilePicker.Unsaved.DROP;
-    desk.press(KeyCode.CONTROL).type(KeyCode.O).release(KeyCode.CONTROL);
-    assertThat(desk.picks.asked).isEqualTo(2);
-    assertThat(desk.session.job()).isEqualTo(saved);
-    assertThat(desk.folder.recent()).contains(written.toAbsolutePath());
-  }
-
-  @Test
-  void whatIsBeingTypedCountsWhenSaving() throws Exception {
-    desk.picks.save = Optional.of(folder.resolve("typed" + JobFile.EXTENSION));
-    desk.clickOn("#field-cut-2-width-text").eraseText(6).write("1.37");
-    desk.press(KeyCode.CONTROL).type(KeyCode.S).release(KeyCode.CONTROL);
-    Job saved = JobFile.read(folder.resolve("typed" + JobFile.EXTENSION)).job();
-    assertThat(saved.intake().planned().seat().cuts().get(1).widthMm()).isEqualTo(1.37);
-  }
-
-  @Test
-  void savingAsWritesTheNewFileAndLeavesTheOldOneAlone() throws Exception {
-    Path first = folder.resolve("first" + JobFile.EXTENSION);
-    Path second = folder.resolve("second" + JobFile.EXTENSION);
-    desk.picks.save = Optional.of(first);
-    desk.press(KeyCode.CONTROL).type(KeyCode.S).release(KeyCode.CONTROL);
-    String kept = Files.readString(first);
-    desk.runFx(() -> desk.session.edit("", j -> j.withPurpose("second thoughts")));
-    desk.picks.save = Optional.of(second);
-    desk.press(KeyCode.CONTROL, KeyCode.SHIFT)
-        .type(KeyCode.S)
-        .release(KeyCode.SHIFT, KeyCode.CONTROL);
-    assertThat(Files.readString(first)).isEqualTo(kept);
-    assertThat(JobFile.read(second).job().purpose()).isEqualTo("second thoughts");
-    assertThat(desk.session.file().get()).contains(second);
-    assertThat(desk.session.changed().get()).isFalse();
-  }
-
-  @Test
-  void aDamagedFileIsSaidAndTheOpenJobStays() throws Exception {
-    desk.enter("field-cut-2-width", "1.3");
-    Job open = desk.session.job();
-    Path damaged =
-        Files.writeString(
-            folder.resolve("bad" + JobFile.EXTENSION), "{\"format\": \"finebore-job\", \"ver");
-    desk.runFx(() -> desk.window.openFile(damaged));
-    assertThat(desk.text("#banner-text")).contains("damaged or cut short at line 1");
-    assertThat(desk.session.job()).isEqualTo(open);
-    assertThat(desk.picks.asked).isZero();
-    desk.clickOn("#close-banner");
-    assertThat(desk.isShown("#banner-text")).isFalse();
-  }
-
-  @Test
   void theJobsOwnFieldsAreEdited() {
     desk.clickOn("#station-job");
     desk.clickOn("#job-name").eraseText(20).write("Skarn two").type(KeyCode.ENTER);
@@ -419,52 +332,6 @@ class DeskTest {
   }
 
   @Test
-  void theDarkLookIsKept() {
-    int section = print("#section");
-    desk.press(KeyCode.CONTROL).type(KeyCode.D).release(KeyCode.CONTROL);
-    assertThat(print("#section")).isNotEqualTo(section);
-    assertThat(desk.folder.theme().id()).isEqualTo("dark");
-    desk.press(KeyCode.CONTROL).type(KeyCode.D).release(KeyCode.CONTROL);
-    assertThat(print("#section")).isEqualTo(section);
-  }
-
-  @Test
-  void zoomAndFit() {
-    SectionView view = desk.window.plan().section();
-    Point2D before = grip("throat");
-    desk.clickOn("#zoom-in");
-    assertThat(grip("throat").distance(before)).isGreaterThan(5);
-    desk.clickOn("#fit");
-    assertThat(grip("throat").distance(before)).isLessThan(0.5);
-    desk.moveTo(view).scroll(4, javafx.geometry.VerticalDirection.UP);
-    assertThat(grip("throat").distance(before)).isGreaterThan(5);
-    // The headless platform does not tell double clicks.
-    desk.runFx(
-        () ->
-            view.fireEvent(
-                new MouseEvent(
-                    MouseEvent.MOUSE_CLICKED,
-                    30,
-                    30,
-                    30,
-                    30,
-                    MouseButton.PRIMARY,
-                    2,
-                    false,
-                    false,
-                    false,
-                    false,
-                    false,
-                    false,
-                    false,
-                    false,
-                    false,
-                    true,
-                    null)));
-    assertThat(grip("throat").distance(before)).isLessThan(0.5);
-  }
-
-  @Test
   void everyControlIsReachedByTab() {
     desk.runFx(() -> desk.lookup("#job-menu").query().requestFocus());
     java.util.Set<String> reached = new java.util.HashSet<>();
@@ -494,55 +361,5 @@ class DeskTest {
             "try-0",
             "theme",
             "help");
-  }
-
-  @Test
-  void theCutSheetIsWritten() throws Exception {
-    Path sheet = folder.resolve("sheet.csv");
-    desk.picks.sheet = Optional.of(sheet);
-    desk.press(KeyCode.CONTROL).type(KeyCode.K).release(KeyCode.CONTROL);
-    assertThat(Files.readString(sheet)).startsWith("group,seat,step");
-    assertThat(desk.text("#banner-text")).contains("sheet.csv");
-  }
-
-  @Test
-  void aNewJobBeginsWithNumbersThatWork() {
-    desk.press(KeyCode.CONTROL).type(KeyCode.N).release(KeyCode.CONTROL);
-    assertThat(desk.session.job().name()).isEqualTo("New job");
-    assertThat(desk.isShown("#job-station")).isTrue();
-    desk.goTo(KeyCode.DIGIT2);
-    assertThat(desk.text("#gate-text")).contains("Gate");
-    assertThat(desk.findings()).doesNotContain("Fault");
-  }
-
-  @Test
-  void unsavedWorkIsFoundAgainByTheNextRun() throws Exception {
-    desk.enter("field-cut-2-width", "1.33");
-    desk.recovery.settle();
-    Path own = home.resolve("recovery-" + ProcessHandle.current().pid() + ".json");
-    assertThat(own).exists();
-    // As left behind by a process that is no more.
-    Process gone = new ProcessBuilder("true").start();
-    gone.waitFor();
-    Path orphan = Files.copy(own, home.resolve("recovery-" + gone.pid() + ".json"));
-    var lost = desk.recovery.lost().orElseThrow();
-    assertThat(lost.document().job().intake().planned().seat().cuts().get(1).widthMm())
-        .isEqualTo(1.33);
-    desk.runFx(desk.session::undo);
-    desk.runFx(() -> desk.window.offer(lost));
-    assertThat(desk.text("#banner-text")).contains("\"Skarn 1.6\" was not saved");
-    desk.clickOn("#recover");
-    assertThat(planned().seat().cuts().get(1).widthMm()).isEqualTo(1.33);
-    assertThat(desk.session.changed().get()).isTrue();
-    assertThat(orphan).doesNotExist();
-  }
-
-  @Test
-  void theWelcomeOffersTheDemo() {
-    desk.runFx(desk.window::welcome);
-    assertThat(desk.isShown("#welcome")).isTrue();
-    desk.clickOn("#welcome-demo");
-    assertThat(desk.isShown("#plan-station")).isTrue();
-    assertThat(desk.session.job().name()).isEqualTo("Skarn 1.6");
   }
 }

@@ -1,36 +1,61 @@
 package finebore.formats;
 
 import finebore.job.Job;
+import java.util.Optional;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * A job together with the file it came from, so that fields this version does not know survive.
+ * A job together with the file it came from, so that fields this version does not know survive and
+ * a change by somebody else is noticed.
  *
  * @param job the job
- * @param source the tree as read; empty for a new job
+ * @param source what the file held when it was read or written last
  */
 public record JobDocument(Job job, Source source) {
 
-  /** The tree a job was read from, kept out of sight. */
+  /** What a file held, kept out of sight. */
   public static final class Source {
     private final ObjectNode tree;
+    private final Optional<FileStamp> stamp;
 
-    Source(ObjectNode tree) {
+    Source(ObjectNode tree, Optional<FileStamp> stamp) {
       this.tree = tree;
+      this.stamp = stamp;
     }
 
+    /** The tree as read; empty for a new job. */
     ObjectNode tree() {
       return tree;
+    }
+
+    /** Its bytes; none where no file holds the job yet. */
+    Optional<FileStamp> stamp() {
+      return stamp;
     }
   }
 
   /** A job that no file holds yet. */
   public static JobDocument fresh(Job job) {
-    return new JobDocument(job, new Source(JsonNodeFactory.instance.objectNode()));
+    return new JobDocument(
+        job, new Source(JsonNodeFactory.instance.objectNode(), Optional.empty()));
   }
 
   public JobDocument withJob(Job changed) {
     return new JobDocument(changed, source);
+  }
+
+  /** A short mark of the file's content, to be kept apart from the job; empty where it has none. */
+  public String mark() {
+    return source.stamp().map(FileStamp::digest).orElse("");
+  }
+
+  /** The same with a mark that was kept apart. */
+  public JobDocument withMark(String mark) {
+    return mark.isBlank() ? this : withStamp(new FileStamp(mark));
+  }
+
+  JobDocument withStamp(FileStamp stamp) {
+    return new JobDocument(job, new Source(source.tree(), Optional.of(stamp)));
   }
 }

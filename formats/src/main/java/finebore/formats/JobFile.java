@@ -7,9 +7,9 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
-import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.TokenStreamLocation;
 import tools.jackson.databind.JsonNode;
@@ -47,24 +47,8 @@ public final class JobFile {
    * @throws FileProblem naming the file, the place and what was expected
    */
   public static JobDocument read(Path file) throws FileProblem {
-    String text;
-    try {
-      if (Files.isDirectory(file)) {
-        throw new FileProblem(FileProblem.of("isFolder", file));
-      }
-      if (Files.size(file) > MAX_BYTES) {
-        throw new FileProblem(FileProblem.of("tooLarge", file));
-      }
-      text = Files.readString(file);
-    } catch (NoSuchFileException e) {
-      throw new FileProblem(FileProblem.of("doesNotExist", file), e);
-    } catch (java.nio.charset.CharacterCodingException e) {
-      throw new FileProblem(FileProblem.of("notUtf8", file), e);
-    } catch (IOException e) {
-      throw new FileProblem(
-          FileProblem.of("unreadable", file).with("cause", FileProblem.cause(e)), e);
-    }
-    return parse(text, file.toString());
+    byte[] bytes = SafeFile.read(file, MAX_BYTES);
+    return parse(SafeFile.text(file, bytes), file.toString()).withStamp(FileStamp.of(bytes));
   }
 
   /** Reads a job from text; the name stands in messages. */
@@ -101,7 +85,8 @@ public final class JobFile {
                 .with("found", Term.count(version)));
       }
       OlderVersions.bringUp(object, version);
-      return new JobDocument(JobReader.read(root), new JobDocument.Source(object));
+      return new JobDocument(
+          JobReader.read(root), new JobDocument.Source(object, Optional.empty()));
     } catch (Node.Misfit e) {
       throw new FileProblem(FileProblem.of("within", name).with("problem", e.problem()), e);
     }
@@ -115,12 +100,41 @@ public final class JobFile {
   }
 
   /**
-   * Writes a job file; the last good one is kept beside it with the ending .bak.
+   * Writes a job file, whatever stands there; the last good one is kept beside it with the ending
+   * .bak.
    *
+   * @return the document as that file holds it
    * @throws FileProblem if it cannot be written; the old file is then untouched
    */
-  public static void write(JobDocument document, Path file) throws FileProblem {
-    SafeFile.write(file, text(document).getBytes(StandardCharsets.UTF_8), true);
+  public static JobDocument write(JobDocument document, Path file) throws FileProblem {
+    return SavingLock.during(file, () -> writeHeld(document, file));
+  }
+
+  /**
+   * Writes a job back to the file it came from.
+   *
+   * @return the document as that file holds it
+   * @throws ChangedUnderneath if somebody else has written the file since; it is then untouched
+   * @throws FileProblem if it cannot be written; the old file is then untouched
+   */
+  public static JobDocument save(JobDocument document, Path file) throws FileProblem {
+    return SavingLock.during(
+        file,
+        () -> {
+          if (Files.exists(file)) {
+            FileStamp there = FileStamp.of(SafeFile.read(file, MAX_BYTES));
+            if (!document.source().stamp().equals(Optional.of(there))) {
+              throw new ChangedUnderneath(file);
+            }
+          }
+          return writeHeld(document, file);
+        });
+  }
+
+  private static JobDocument writeHeld(JobDocument document, Path file) throws FileProblem {
+    byte[] bytes = text(document).getBytes(StandardCharsets.UTF_8);
+    SafeFile.write(file, bytes, true);
+    return document.withStamp(FileStamp.of(bytes));
   }
 
   /** Names of the demo jobs that ship with the program, the one to begin with first. */

@@ -3,10 +3,12 @@ package finebore.formats;
 import finebore.code.Term;
 import java.io.IOException;
 import java.nio.file.Files;
+import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 
 /**
  * The pictures of a job: copies in a folder beside its file, so that the two travel together. The
@@ -32,6 +34,26 @@ public final class JobPictures {
   }
 
   /**
+   * Where a job's picture lies: in its folder of pictures and nowhere else, whatever the job says
+   * its name is and whatever links lie there. Empty where it is not there.
+   */
+  public static Optional<Path> find(Path job, String name) {
+    Path folder = folder(job);
+    try {
+      Path picture = folder.resolve(name);
+      boolean plain =
+          Path.of(name).getNameCount() == 1 && !Path.of(name).isAbsolute() && !name.contains("\\");
+      if (!plain || !Files.isRegularFile(picture) || Files.size(picture) > MOST_BYTES) {
+        return Optional.empty();
+      }
+      Path real = picture.toRealPath();
+      return real.getParent().equals(folder.toRealPath()) ? Optional.of(real) : Optional.empty();
+    } catch (InvalidPathException | IOException e) {
+      return Optional.empty();
+    }
+  }
+
+  /**
    * Copies a picture beside a job; a name that is taken by another picture gets a number.
    *
    * @return the name of the copy
@@ -46,10 +68,7 @@ public final class JobPictures {
               .with("endings", Term.quote(String.join(", ", ENDINGS))));
     }
     try {
-      if (Files.size(picture) > MOST_BYTES) {
-        throw new FileProblem(FileProblem.of("pictureTooLarge", picture));
-      }
-      byte[] bytes = Files.readAllBytes(picture);
+      byte[] bytes = SafeFile.read(picture, MOST_BYTES);
       Path folder = folder(job);
       Files.createDirectories(folder);
       String stem = name.substring(0, name.length() - ending.length() - 1);
@@ -78,21 +97,20 @@ public final class JobPictures {
    * @throws FileProblem if one cannot be copied
    */
   public static void takeAlong(Path from, Path to, Collection<String> names) throws FileProblem {
-    Path source = folder(from);
     Path target = folder(to);
-    if (source.equals(target)) {
+    if (folder(from).equals(target)) {
       return;
     }
     for (String name : names) {
-      Path picture = source.resolve(name).normalize();
-      Path copy = target.resolve(name);
-      if (picture.startsWith(source) && Files.exists(picture) && !Files.exists(copy)) {
+      Optional<Path> picture = find(from, name);
+      if (picture.isPresent() && !Files.exists(target.resolve(name))) {
         try {
           Files.createDirectories(target);
-          SafeFile.write(copy, Files.readAllBytes(picture), false);
+          byte[] bytes = SafeFile.read(picture.get(), MOST_BYTES);
+          SafeFile.write(target.resolve(name), bytes, false);
         } catch (IOException e) {
           throw new FileProblem(
-              FileProblem.of("notCopied", picture).with("cause", FileProblem.cause(e)), e);
+              FileProblem.of("notCopied", picture.get()).with("cause", FileProblem.cause(e)), e);
         }
       }
     }

@@ -44,6 +44,8 @@ public final class PracticeFiles {
           "geometry",
           Basis.GEOMETRY);
 
+  private static final long MOST_BYTES = 1L << 20;
+
   private static final List<Practice> ALL = SHIPPED.stream().map(PracticeFiles::shipped).toList();
 
   private PracticeFiles() {}
@@ -90,7 +92,7 @@ public final class PracticeFiles {
     try {
       Files.createDirectories(folder);
     } catch (IOException e) {
-      throw unreadable(folder, e);
+      throw FileProblem.unreadable(folder, e);
     }
     write(practice, fileOf(practice, folder).orElse(folder.resolve(practice.id() + EXTENSION)));
   }
@@ -108,7 +110,7 @@ public final class PracticeFiles {
         Path kept = file.get().resolveSibling(file.get().getFileName() + ".bak");
         Files.move(file.get(), kept, StandardCopyOption.REPLACE_EXISTING);
       } catch (IOException e) {
-        throw unreadable(file.get(), e);
+        throw FileProblem.unwritable(file.get(), e);
       }
     }
   }
@@ -134,7 +136,7 @@ public final class PracticeFiles {
     try (Stream<Path> files = Files.list(folder)) {
       return files.filter(f -> f.toString().endsWith(EXTENSION)).sorted().toList();
     } catch (IOException e) {
-      problem.accept(unreadable(folder, e));
+      problem.accept(FileProblem.unreadable(folder, e));
       return List.of();
     }
   }
@@ -145,18 +147,7 @@ public final class PracticeFiles {
    * @throws FileProblem if it cannot be read
    */
   public static Practice read(Path file) throws FileProblem {
-    try {
-      return parse(Files.readString(file), file.toString());
-    } catch (IOException e) {
-      throw unreadable(file, e);
-    }
-  }
-
-  private static FileProblem unreadable(Path file, IOException e) {
-    return new FileProblem(
-        FileProblem.of("unreadable", file.toString())
-            .with("cause", Term.quote(String.valueOf(e.getMessage()))),
-        e);
+    return parse(SafeFile.text(file, MOST_BYTES), file.toString());
   }
 
   /** A practice as JSON, which {@link #parse} reads back. */

@@ -6,7 +6,6 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import tools.jackson.core.JacksonException;
@@ -16,6 +15,8 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** A rack of form cutters as JSON: the one that ships with the program, and a shop's own. */
 public final class RackFile {
+
+  private static final long MOST_BYTES = 4L << 20;
 
   private static final String FORMAT = "finebore-rack";
   private static final int VERSION = 1;
@@ -46,12 +47,7 @@ public final class RackFile {
    * @throws FileProblem naming the file, the place and what was expected
    */
   public static List<Cutter> read(Path file) throws FileProblem {
-    try {
-      return parse(Files.readString(file), file.toString());
-    } catch (IOException e) {
-      throw new FileProblem(
-          FileProblem.of("unreadable", file).with("cause", FileProblem.cause(e)), e);
-    }
+    return parse(SafeFile.text(file, MOST_BYTES), file.toString());
   }
 
   /**

@@ -71,8 +71,8 @@ public final class TestExport {
     int rows = Math.max(1, lift.readings().size());
     for (int k = 0; k < rows; k++) {
       List<String> row = new ArrayList<>();
-      row.add(test.name());
-      row.add(test.setUp().seat());
+      row.add(TableText.cell(test.name()));
+      row.add(TableText.cell(test.setUp().seat()));
       row.add(test.setUp().direction().name().toLowerCase(Locale.ROOT));
       row.add(state(test.setUp().state()));
       row.add(test.date().map(LocalDate::toString).orElse(""));
@@ -83,7 +83,7 @@ public final class TestExport {
         row.add(String.valueOf(k + 1));
         row.add(percent ? "" : plain(units.flow().fromBase(reading.value())));
         row.add(percent ? plain(reading.value()) : "");
-        row.add(reading.range().orElse(""));
+        row.add(TableText.cell(reading.range().orElse("")));
         row.add(
             reading.depressionPa().isPresent()
                 ? plain(units.pressure().fromBase(reading.depressionPa().getAsDouble()))
@@ -97,7 +97,7 @@ public final class TestExport {
       }
       row.add(k == 0 && lift.noisy() ? "yes" : "");
       row.add(k == 0 && lift.swirlRpm().isPresent() ? plain(lift.swirlRpm().getAsDouble()) : "");
-      row.add(k == 0 ? lift.remarks() : "");
+      row.add(k == 0 ? TableText.cell(lift.remarks()) : "");
       row.add(
           reduced.isPresent() && k < reduced.get().flowsM3s().size()
               ? plain(units.flow().fromBase(reduced.get().flowsM3s().get(k)), 2)

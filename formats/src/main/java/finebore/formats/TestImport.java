@@ -406,7 +406,7 @@ public final class TestImport {
     private String text(CsvTable.Row row, Role role) {
       for (int k = 0; k < columns.size(); k++) {
         if (columns.get(k).is(role)) {
-          return row.cell(k);
+          return TableText.text(row.cell(k));
         }
       }
       return "";

@@ -7,6 +7,7 @@ import finebore.calibration.NextTest;
 import finebore.calibration.PredictionConfidence;
 import finebore.calibration.TestBook;
 import finebore.code.Message;
+import finebore.code.RuleViolation;
 import finebore.code.Term;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
@@ -69,17 +70,24 @@ public record TestTaking(
                             ", ", job.engine().seats().stream().map(SeatPlace::label).toList()))));
         continue;
       }
-      FlowTest test =
-          NextTest.of(
-                  grown,
-                  seat.get(),
-                  state,
-                  imported.name(),
-                  PredictionConfidence.of(grown, seat.get().port()))
-              .withLifts(imported.lifts());
-      // What is imported was measured before; a prediction made now would be none.
-      grown = grown.withBench(grown.bench().with(test.withPredicted(List.of())));
-      ids.add(test.id());
+      try {
+        FlowTest test =
+            NextTest.of(
+                    grown,
+                    seat.get(),
+                    state,
+                    imported.name(),
+                    PredictionConfidence.of(grown, seat.get().port()))
+                .withLifts(imported.lifts());
+        // What is imported was measured before; a prediction made now would be none.
+        grown = grown.withBench(grown.bench().with(test.withPredicted(List.of())));
+        ids.add(test.id());
+      } catch (RuleViolation e) {
+        refused.add(
+            Message.of("import.cannotBe")
+                .with("test", Term.quote(imported.name()))
+                .with("problem", Term.phrase(e.violated())));
+      }
     }
     Job whole = grown;
     TestBook book = TestBook.of(whole);

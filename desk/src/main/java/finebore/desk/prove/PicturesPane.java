@@ -7,17 +7,16 @@ import finebore.desk.session.ProveState;
 import finebore.desk.session.ProveState.Shown;
 import finebore.formats.FileProblem;
 import finebore.formats.JobPictures;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
+import javafx.application.Platform;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
-import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -88,17 +87,16 @@ final class PicturesPane extends ScrollPane {
   }
 
   private VBox tile(int at, Picture picture) {
-    Optional<Path> file =
-        session.file().get().map(f -> JobPictures.folder(f).resolve(picture.file()));
+    Optional<Path> file = session.file().get().flatMap(f -> JobPictures.find(f, picture.file()));
     VBox tile = new VBox(3);
     tile.getStyleClass().add("card");
-    if (file.isPresent() && Files.exists(file.get())) {
-      ImageView view =
-          new ImageView(
-              new Image(file.get().toUri().toString(), 2 * SIZE_PX, 2 * SIZE_PX, true, true, true));
+    if (file.isPresent()) {
+      ImageView view = new ImageView();
       view.setFitHeight(SIZE_PX);
       view.setPreserveRatio(true);
       tile.getChildren().add(view);
+      Thumbnail.of(file.get(), 2 * SIZE_PX)
+          .thenAccept(image -> Platform.runLater(() -> image.ifPresent(view::setImage)));
     } else {
       Label gone = new Label(session.say("pictures.gone", "file", picture.file()));
       gone.getStyleClass().add("caution");

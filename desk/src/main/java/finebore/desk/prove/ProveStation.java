@@ -15,10 +15,9 @@ import finebore.desk.theme.Palette;
 import finebore.formats.CsvTable;
 import finebore.formats.FileProblem;
 import finebore.formats.SafeFile;
+import finebore.formats.TableText;
 import finebore.formats.TestExport;
-import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
@@ -386,11 +385,7 @@ public final class ProveStation extends BorderPane {
   /** Takes up a table; what its columns hold is looked at before anything goes in. */
   public void importTable(Path file) {
     try {
-      takeUp(CsvTable.of(Files.readString(file)), file.getFileName().toString());
-    } catch (IOException e) {
-      refuse(
-          session.say(
-              "file.unreadable", "file", file.toString(), "cause", String.valueOf(e.getMessage())));
+      takeUp(CsvTable.of(TableText.read(file)), file.getFileName().toString());
     } catch (FileProblem e) {
       refuse(
           session.say(

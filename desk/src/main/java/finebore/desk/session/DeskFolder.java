@@ -9,13 +9,14 @@ import java.io.IOException;
 import java.io.StringReader;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Properties;
 import java.util.logging.Level;
 import java.util.logging.Logger;
-import java.util.stream.Stream;
 
 /**
  * The folder where the desk keeps what is not part of a job: the look, recent jobs, and recovery
@@ -48,6 +49,10 @@ public final class DeskFolder {
   /** The folder of the user the program runs for. */
   public static DeskFolder ofUser() {
     return new DeskFolder(HomeFolder.ofUser());
+  }
+
+  Path path() {
+    return folder;
   }
 
   /** A file of this folder. */
@@ -104,7 +109,8 @@ public final class DeskFolder {
   /** Text size, 1 to 1.5. */
   public double textScale() {
     try {
-      return Math.clamp(Double.parseDouble(settings.getProperty("textScale", "1")), 1, 1.5);
+      double scale = Double.parseDouble(settings.getProperty("textScale", "1"));
+      return Double.isNaN(scale) ? 1 : Math.clamp(scale, 1, 1.5);
     } catch (NumberFormatException e) {
       return 1;
     }
@@ -119,12 +125,18 @@ public final class DeskFolder {
   public List<Path> recent() {
     List<Path> files = new ArrayList<>();
     for (int k = 0; k < RECENT; k++) {
-      String text = settings.getProperty("recent." + k);
-      if (text != null && Files.exists(Path.of(text))) {
-        files.add(Path.of(text));
-      }
+      existing(settings.getProperty("recent." + k)).ifPresent(files::add);
     }
     return files;
+  }
+
+  private static Optional<Path> existing(String name) {
+    try {
+      return Optional.ofNullable(name).map(Path::of).filter(Files::exists);
+    } catch (InvalidPathException e) {
+      // Written in a language this run was not started in.
+      return Optional.empty();
+    }
   }
 
   public void keepRecent(Path file) {
@@ -140,29 +152,5 @@ public final class DeskFolder {
       }
     }
     store();
-  }
-
-  Path recoveryFile(long process) {
-    return folder.resolve("recovery-" + process + ".json");
-  }
-
-  /** Recovery copies left by processes that are no longer running. */
-  List<Path> orphanedRecoveries() {
-    try (Stream<Path> files = Files.list(folder)) {
-      return files.filter(DeskFolder::isOrphaned).sorted().toList();
-    } catch (IOException e) {
-      LOG.log(Level.WARNING, "recovery copies could not be looked for", e);
-      return List.of();
-    }
-  }
-
-  private static boolean isOrphaned(Path file) {
-    String name = file.getFileName().toString();
-    if (!name.matches("recovery-\\d+\\.json")) {
-      return false;
-    }
-    long process = Long.parseLong(name.replaceAll("\\D", ""));
-    return process != ProcessHandle.current().pid()
-        && ProcessHandle.of(process).map(p -> !p.isAlive()).orElse(true);
   }
 }

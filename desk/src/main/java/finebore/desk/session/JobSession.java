@@ -1,5 +1,7 @@
 package finebore.desk.session;
 
+import finebore.code.RuleViolation;
+import finebore.code.Term;
 import finebore.cutting.Cutter;
 import finebore.formats.FileProblem;
 import finebore.formats.JobDocument;
@@ -21,6 +23,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.function.UnaryOperator;
+import java.util.logging.Level;
+import java.util.logging.Logger;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -35,6 +39,8 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
  */
 public final class JobSession {
 
+  private static final Logger LOG = Logger.getLogger(JobSession.class.getName());
+
   private ReadOnlyObjectWrapper<SeatView> work = new ReadOnlyObjectWrapper<>();
   private ReadOnlyObjectWrapper<SeatPlace> seat = new ReadOnlyObjectWrapper<>();
   private ReadOnlyObjectWrapper<Optional<Cure>> tried =
@@ -47,6 +53,7 @@ public final class JobSession {
   private JobDocument document;
   private UndoHistory edits;
   private Job saved;
+  private Optional<Job> base = Optional.empty();
   private boolean showFound;
   private OptionalInt steps = OptionalInt.empty();
   private List<Cutter> rack = RackFile.shipped();
@@ -59,19 +66,27 @@ public final class JobSession {
     load(document, file);
   }
 
-  /** Takes up another job; undo begins anew. */
+  /**
+   * Takes up another job; undo begins anew.
+   *
+   * @throws finebore.code.RuleViolation if it cannot be worked out; the job stays as it was
+   */
   public void load(JobDocument opened, Optional<Path> from) {
+    // Worked out first: a job that cannot be shown leaves everything as it is.
+    SeatPlace first = opened.job().engine().seats().getFirst();
+    SeatView ahead = workOf(opened.job(), new SeatView.View(first, false, OptionalInt.empty()));
     generation++;
     document = opened;
     messages.clear();
     edits = new UndoHistory(opened.job());
     saved = opened.job();
+    base = Optional.of(opened.job());
     showFound = false;
     steps = OptionalInt.empty();
     tried.set(Optional.empty());
     file.set(from);
-    seat.set(opened.job().engine().seats().getFirst());
-    refresh();
+    seat.set(first);
+    publish(ahead);
   }
 
   /** Grows with every job that is taken up, so that what was begun for another can tell. */
@@ -89,6 +104,7 @@ public final class JobSession {
   /** Marks the job as not saved, for one that came back after a crash. */
   public void markUnsaved() {
     saved = null;
+    base = Optional.empty();
     refresh();
   }
 
@@ -338,13 +354,37 @@ public final class JobSession {
   /**
    * Saves to a file, which the job belongs to from then on.
    *
+   * @throws finebore.formats.ChangedUnderneath if it is the job's own file and somebody else has
+   *     written it; nothing changes then
    * @throws FileProblem if it cannot be written; nothing changes then
    */
   public void save(Path to) throws FileProblem {
-    JobFile.write(document(), to);
+    boolean own = file.get().equals(Optional.of(to));
+    document = own ? JobFile.save(document(), to) : JobFile.write(document(), to);
     file.set(Optional.of(to));
     saved = job();
+    base = Optional.of(saved);
     refresh();
+  }
+
+  /**
+   * Takes up what somebody else has written to the job's file meanwhile. What stood here before can
+   * be had back by undo.
+   *
+   * @param theirs the file as it is now
+   * @param merged what the job is to be; unsaved where that is something else
+   */
+  public void takeTheirs(JobDocument theirs, Job merged) {
+    edit("", job -> merged);
+    document = theirs;
+    saved = theirs.job();
+    base = Optional.of(saved);
+    refresh();
+  }
+
+  /** The job as its file held it when it was opened or saved last, where that is known. */
+  public Optional<Job> base() {
+    return base;
   }
 
   private void refresh() {
@@ -366,12 +406,26 @@ public final class JobSession {
   }
 
   private SeatView workOf(Job shown) {
-    return SeatView.of(
-        shown,
-        Words.of(language, shown.units()),
-        practice(shown),
-        new SeatView.View(seatIn(shown), showFound, steps),
-        Optional.ofNullable(work.get()));
+    return workOf(shown, new SeatView.View(seatIn(shown), showFound, steps));
+  }
+
+  /** Whatever goes wrong with the working out is a refusal, and nothing has changed. */
+  private SeatView workOf(Job shown, SeatView.View view) {
+    try {
+      return SeatView.of(
+          shown,
+          Words.of(language, shown.units()),
+          practice(shown),
+          view,
+          Optional.ofNullable(work.get()));
+    } catch (RuleViolation e) {
+      throw e;
+    } catch (RuntimeException e) {
+      LOG.log(Level.SEVERE, "a job cannot be worked out", e);
+      throw RuleViolation.of("cannotBeWorkedOut")
+          .with("seat", Term.quote(view.place().label()))
+          .with("cause", Term.quote(String.valueOf(e.getMessage())));
+    }
   }
 
   private void publish(SeatView next) {

@@ -1,22 +1,27 @@
 package finebore.desk.shell;
 
 import finebore.bench.FlowTest;
+import finebore.code.RuleViolation;
 import finebore.desk.session.DeskFolder;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.Recovery;
 import finebore.desk.shell.Banner.Kind;
+import finebore.formats.ChangedUnderneath;
 import finebore.formats.FileProblem;
 import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
 import finebore.formats.JobPictures;
 import finebore.formats.NewJob;
 import finebore.formats.SafeFile;
+import finebore.job.JobMerge;
 import finebore.reports.CutSheets;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
+import javafx.scene.control.Button;
 
 /**
  * What the window does with files: new, open, save, cut sheet. Whatever fails is said and changes
@@ -116,6 +121,8 @@ final class JobFiles {
       }
     } catch (FileProblem e) {
       banner.say(session.words().say(e), Kind.PROBLEM);
+    } catch (RuleViolation e) {
+      banner.say(session.words().say(FileProblem.within(file, e)), Kind.PROBLEM);
     }
   }
 
@@ -143,10 +150,77 @@ final class JobFiles {
       recovery.keep(session);
       banner.clear();
       return true;
+    } catch (ChangedUnderneath e) {
+      askOf(file);
+      return false;
     } catch (FileProblem e) {
       banner.say(session.words().say(e), Kind.PROBLEM);
       return false;
     }
+  }
+
+  /** Somebody else has saved the job meanwhile: nothing is written until the user says how. */
+  private void askOf(Path file) {
+    banner.say(
+        session.say("conflict.changed"),
+        Kind.OFFER,
+        choice("conflict-merge", "conflict.merge", () -> merge(file)),
+        choice("conflict-reload", "conflict.reload", () -> reload(file)),
+        choice("conflict-save-as", "conflict.saveAs", this::saveAs));
+  }
+
+  private Button choice(String id, String words, Runnable action) {
+    Button button = new Button(session.say(words));
+    button.setId(id);
+    button.setOnAction(e -> action.run());
+    return button;
+  }
+
+  private void reload(Path file) {
+    try {
+      JobDocument theirs = JobFile.read(file);
+      session.takeTheirs(theirs, theirs.job());
+      banner.say(session.say("conflict.reloaded"), Kind.DONE);
+    } catch (FileProblem e) {
+      banner.say(session.words().say(e), Kind.PROBLEM);
+    } catch (RuleViolation e) {
+      banner.say(session.words().say(FileProblem.within(file, e)), Kind.PROBLEM);
+    }
+  }
+
+  private void merge(Path file) {
+    try {
+      JobDocument theirs = JobFile.read(file);
+      JobMerge merged = JobMerge.of(session.base(), session.job(), theirs.job());
+      String said = session.say("conflict.merged");
+      if (!merged.both().isEmpty()) {
+        Path kept = besides(file);
+        JobFile.write(theirs, kept);
+        said =
+            session.say(
+                "conflict.mergedBoth",
+                "what",
+                String.join(", ", merged.both().stream().map(session.words()::say).toList()),
+                "file",
+                kept.getFileName().toString());
+      }
+      session.takeTheirs(theirs, merged.job());
+      banner.say(said, Kind.DONE);
+    } catch (FileProblem e) {
+      banner.say(session.words().say(e), Kind.PROBLEM);
+    } catch (RuleViolation e) {
+      banner.say(session.words().say(FileProblem.within(file, e)), Kind.PROBLEM);
+    }
+  }
+
+  /** A name beside a job's that nothing has yet. */
+  private static Path besides(Path file) {
+    String stem = file.getFileName().toString().replaceFirst("\\.finebore\\.json$|\\.json$", "");
+    Path free = file.resolveSibling(stem + "-theirs" + JobFile.EXTENSION);
+    for (int k = 2; Files.exists(free); k++) {
+      free = file.resolveSibling(stem + "-theirs-" + k + JobFile.EXTENSION);
+    }
+    return free;
   }
 
   /** A job saved elsewhere takes its pictures along. */

@@ -7,14 +7,19 @@ import finebore.desk.prove.ProveStation;
 import finebore.desk.session.BenchSession;
 import finebore.desk.session.DeskFolder;
 import finebore.desk.session.JobSession;
+import finebore.desk.session.OpenJob;
 import finebore.desk.session.Recovery;
 import finebore.desk.theme.Palette;
 import finebore.desk.theme.Theme;
+import finebore.formats.JobLease.Holder;
 import finebore.words.Language;
 import java.io.File;
 import java.nio.file.Path;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Optional;
+import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.TextInputControl;
@@ -35,6 +40,7 @@ public final class MainWindow {
   private final DeskFolder folder;
   private final JobSession session;
   private final Recovery recovery;
+  private final OpenJob openJob;
   private final FilePicker picker;
   private final BenchSession bench;
   private final Overlays overlays;
@@ -52,6 +58,8 @@ public final class MainWindow {
   private JobFiles files;
   private Optional<Welcome> welcome = Optional.empty();
   private Theme theme;
+  private static final DateTimeFormatter KEPT = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm");
+
   private double textScale;
 
   /** The window on a job; the job can be another later. */
@@ -70,6 +78,7 @@ public final class MainWindow {
     this.theme = theme;
     this.textScale = folder.textScale();
     this.bench = new BenchSession(session, folder);
+    this.openJob = new OpenJob();
     this.overlays = new Overlays(root, session, folder, picker, this::takeTyping);
     root.getChildren().add(frame);
     scene = new Scene(root, 1280, 800);
@@ -86,8 +95,7 @@ public final class MainWindow {
           if (!files.mayLeave()) {
             e.consume();
           } else {
-            bench.leave();
-            recovery.close();
+            leave();
           }
         });
   }
@@ -146,6 +154,9 @@ public final class MainWindow {
     session.work().addListener((o, was, is) -> title());
     session.changed().addListener((o, was, is) -> title());
     session.work().addListener((o, was, is) -> recovery.keep(session));
+    session.file().addListener((o, was, is) -> hold(is));
+    hold(session.file().get());
+    recovery.onTrouble(t -> Platform.runLater(() -> top.unguarded(t)));
     look();
     title();
   }
@@ -421,21 +432,29 @@ public final class MainWindow {
     title();
   }
 
-  /** Offers work that an earlier run could not save. */
-  public void offer(Recovery.Lost lost) {
+  /** Offers work that earlier runs could not save, one after the other. */
+  public void offer(Recovery.Found left) {
+    left.unreadable().stream()
+        .map(session.words()::say)
+        .reduce((a, b) -> a + "\n" + b)
+        .ifPresent(this::tell);
+    offerFrom(left.work());
+  }
+
+  private void offerFrom(List<Recovery.Lost> left) {
+    if (left.isEmpty()) {
+      return;
+    }
+    Recovery.Lost lost = left.getFirst();
+    List<Recovery.Lost> others = left.subList(1, left.size());
     Button restore = new Button(session.say("recovery.take"));
     restore.setId("recover");
     restore.setOnAction(
         e -> {
-          banner.clear();
           if (files.mayLeave()) {
-            endWelcome();
-            bench.leave();
-            session.load(lost.document(), lost.file());
-            session.markUnsaved();
-            recovery.keep(session);
-            recovery.settle();
-            recovery.discard(lost);
+            banner.clear();
+            takeUp(lost);
+            offerFrom(others);
           }
         });
     Button drop = new Button(session.say("recovery.drop"));
@@ -444,12 +463,39 @@ public final class MainWindow {
         e -> {
           recovery.discard(lost);
           banner.clear();
+          offerFrom(others);
+        });
+    Button later = new Button(session.say("recovery.later"));
+    later.setId("later-recovery");
+    later.setOnAction(
+        e -> {
+          banner.clear();
+          offerFrom(others);
         });
     banner.say(
-        session.say("recovery.offer", "job", lost.document().job().name()),
+        session.say(
+            "recovery.offer",
+            "job",
+            lost.document().job().name(),
+            "time",
+            KEPT.format(lost.written().atZone(ZoneId.systemDefault())),
+            "more",
+            others.size()),
         Banner.Kind.OFFER,
         restore,
-        drop);
+        drop,
+        later);
+  }
+
+  private void takeUp(Recovery.Lost lost) {
+    endWelcome();
+    bench.leave();
+    session.load(lost.document(), lost.file());
+    session.markUnsaved();
+    recovery.keep(session);
+    if (recovery.settle()) {
+      recovery.discard(lost);
+    }
   }
 
   /** Says something above the station. */
@@ -462,10 +508,32 @@ public final class MainWindow {
     files.openFile(file);
   }
 
+  private void leave() {
+    bench.leave();
+    recovery.close();
+    openJob.close();
+  }
+
+  private void hold(Optional<Path> file) {
+    openJob.hold(file, other -> Platform.runLater(() -> openElsewhere(other)));
+  }
+
+  private void openElsewhere(Holder other) {
+    banner.say(
+        session.say(
+            "open.elsewhere",
+            "who",
+            other.who(),
+            "where",
+            other.where(),
+            "since",
+            KEPT.format(other.since().atZone(ZoneId.systemDefault()))),
+        Banner.Kind.OFFER);
+  }
+
   private void close() {
     if (files.mayLeave()) {
-      bench.leave();
-      recovery.close();
+      leave();
       stage.hide();
     }
   }

@@ -1,9 +1,11 @@
 package finebore.desk.shell;
 
 import finebore.desk.session.JobSession;
+import finebore.formats.FileProblem;
 import finebore.job.Job;
 import finebore.units.Units;
 import java.nio.file.Path;
+import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -19,6 +21,7 @@ final class TopBar extends HBox {
   private final JobSession session;
   private final Label title = new Label();
   private final Tooltip tip = new Tooltip();
+  private final Label unguarded = new Label();
   private final ToggleButton millimetres = unit(Units.MM);
   private final ToggleButton inches = unit(Units.INCH);
 
@@ -51,7 +54,12 @@ final class TopBar extends HBox {
     Region right = new Region();
     HBox.setHgrow(left, Priority.ALWAYS);
     HBox.setHgrow(right, Priority.ALWAYS);
-    getChildren().addAll(menu, title, left, seats, right, units, undo, redo);
+    unguarded.setId("unguarded");
+    unguarded.getStyleClass().add("unguarded");
+    unguarded.setMinWidth(Region.USE_PREF_SIZE);
+    unguarded.managedProperty().bind(unguarded.visibleProperty());
+    unguarded.setVisible(false);
+    getChildren().addAll(menu, title, unguarded, left, seats, right, units, undo, redo);
     setAlignment(Pos.CENTER_LEFT);
     getStyleClass().add("top-bar");
     session.work().addListener((o, was, is) -> show());
@@ -75,6 +83,17 @@ final class TopBar extends HBox {
     button.setTooltip(new Tooltip(tip));
     button.setOnAction(e -> action.run());
     return button;
+  }
+
+  /** Says that unsaved work is not kept against a crash, for as long as that is so. */
+  void unguarded(Optional<FileProblem> trouble) {
+    unguarded.setVisible(trouble.isPresent());
+    trouble.ifPresent(
+        e -> {
+          unguarded.setText(session.say("top.unguarded"));
+          unguarded.setTooltip(
+              new Tooltip(session.say("top.unguardedWhy", "problem", session.words().say(e))));
+        });
   }
 
   /** Hides or shows the name of the job. */

@@ -7,9 +7,12 @@ import finebore.desk.theme.Theme;
 import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
 import finebore.job.Job;
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -83,27 +86,69 @@ class SessionTest {
     DeskFolder folder = new DeskFolder(home);
     assertThat(folder.theme()).isEqualTo(Theme.PAPER);
     assertThat(folder.textScale()).isEqualTo(1);
-    Files.writeString(home.resolve("recovery-999999999.json"), "no job at all");
-    assertThat(new Recovery(folder).lost()).isEmpty();
+    Files.writeString(home.resolve("settings.properties"), "textScale=NaN\nrecent.0=a\\u0000b");
+    DeskFolder odd = new DeskFolder(home);
+    assertThat(odd.textScale()).isEqualTo(1);
+    assertThat(odd.recent()).isEmpty();
   }
 
   @Test
-  void theRecoveryCopyGoesWithTheLastChange() {
-    DeskFolder folder = new DeskFolder(home);
-    Recovery recovery = new Recovery(folder);
+  void theRecoveryCopyGoesWithTheLastChange() throws Exception {
+    Recovery recovery = new Recovery(new DeskFolder(home));
     JobSession session = new JobSession(JobDocument.fresh(JobFile.demo()), Optional.empty());
-    Path own = folder.recoveryFile(ProcessHandle.current().pid());
     session.edit("", job -> job.withName("Changed"));
     recovery.keep(session);
-    recovery.settle();
-    assertThat(own).exists();
+    assertThat(recovery.settle()).isTrue();
+    assertThat(copies()).hasSize(1);
     session.undo();
     recovery.keep(session);
     recovery.settle();
-    assertThat(own).doesNotExist();
+    assertThat(copies()).isEmpty();
     session.edit("", job -> job.withName("Again"));
     recovery.keep(session);
     recovery.close();
-    assertThat(own).doesNotExist();
+    assertThat(copies()).isEmpty();
+    assertThat(Files.list(home)).isEmpty();
+  }
+
+  @Test
+  void aCopyIsOfferedOnceItsRunHasEndedAndNotBefore() throws Exception {
+    Recovery running = new Recovery(new DeskFolder(home));
+    JobSession session = new JobSession(JobDocument.fresh(JobFile.demo()), Optional.empty());
+    session.edit("", job -> job.withName("Changed"));
+    running.keep(session);
+    running.settle();
+    Recovery next = new Recovery(new DeskFolder(home));
+    assertThat(next.lost().work()).isEmpty();
+    // Killed: its locks are gone, and its copy is not.
+    running.abandon();
+    Recovery.Lost lost = next.lost().work().getFirst();
+    assertThat(lost.document().job().name()).isEqualTo("Changed");
+    // Offered to one run at a time.
+    assertThat(new Recovery(new DeskFolder(home)).lost().work()).isEmpty();
+    next.discard(lost);
+    assertThat(copies()).isEmpty();
+  }
+
+  @Test
+  void anotherJobsCopyDoesNotTakeTheLastOnesPlaceBeforeItIsKept() throws Exception {
+    Recovery recovery = new Recovery(new DeskFolder(home));
+    JobSession session = new JobSession(JobDocument.fresh(JobFile.demo()), Optional.empty());
+    session.edit("", job -> job.withName("Changed"));
+    recovery.keep(session);
+    recovery.settle();
+    Path first = copies().getFirst();
+    session.load(JobDocument.fresh(JobFile.demo("tuff-650")), Optional.empty());
+    session.edit("", job -> job.withName("Other"));
+    recovery.keep(session);
+    recovery.settle();
+    assertThat(copies()).hasSize(1).doesNotContain(first);
+    assertThat(Files.readString(copies().getFirst())).contains("\"Other\"");
+  }
+
+  private List<Path> copies() throws IOException {
+    try (Stream<Path> files = Files.list(home)) {
+      return files.filter(f -> f.toString().endsWith(".json")).sorted().toList();
+    }
   }
 }

@@ -1,0 +1,112 @@
+package finebore.desk;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import finebore.desk.plan.SectionView;
+import finebore.valve.Pairing;
+import java.nio.file.Path;
+import javafx.geometry.Point2D;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+
+/** What a window looks like from the first moment on: each test has its own. */
+@ExtendWith(ApplicationExtension.class)
+class LookTest {
+
+  @TempDir private static Path home;
+  @TempDir private Path folder;
+  private DeskRobot desk;
+
+  @Start
+  private void start(Stage stage) {
+    desk = new DeskRobot(stage, home);
+    // These tests work on the seat and valve; the operations have their own.
+    ((ToggleButton) desk.window.scene().getRoot().lookup("#show-planned")).fire();
+  }
+
+  private Pairing planned() {
+    return desk.session.job().intake().planned();
+  }
+
+  private int print(String id) {
+    return desk.print(id);
+  }
+
+  /** Where a grip is on the screen. */
+  private Point2D grip(String id) {
+    desk.settle();
+    return desk.onFx(() -> desk.window.plan().section().gripOnScreen(id).orElseThrow());
+  }
+
+  @Test
+  void aCureIsTriedKeptAndPutBack() {
+    int strip = print("#lift-strip");
+    desk.clickOn("#try-0");
+    assertThat(desk.isShown("#keep-tried")).isTrue();
+    assertThat(planned().valve().backCuts()).isEmpty();
+    assertThat(desk.text("#reading-faceWidth")).isEqualTo("1.70 mm");
+    assertThat(print("#lift-strip")).isNotEqualTo(strip);
+    desk.clickOn("#put-back");
+    assertThat(desk.text("#reading-faceWidth")).isEqualTo("2.10 mm");
+    assertThat(print("#lift-strip")).isEqualTo(strip);
+    desk.clickOn("#try-0").clickOn("#keep-tried");
+    assertThat(planned().valve().faceWidthMm()).isCloseTo(1.7, within(1e-9));
+    assertThat(planned().valve().backCuts()).hasSize(1);
+    assertThat(desk.isShown("#keep-tried")).isFalse();
+  }
+
+  @Test
+  void theDarkLookIsKept() {
+    int section = print("#section");
+    desk.press(KeyCode.CONTROL).type(KeyCode.D).release(KeyCode.CONTROL);
+    assertThat(print("#section")).isNotEqualTo(section);
+    assertThat(desk.folder.theme().id()).isEqualTo("dark");
+    desk.press(KeyCode.CONTROL).type(KeyCode.D).release(KeyCode.CONTROL);
+    assertThat(print("#section")).isEqualTo(section);
+  }
+
+  @Test
+  void zoomAndFit() {
+    SectionView view = desk.window.plan().section();
+    Point2D before = grip("throat");
+    desk.clickOn("#zoom-in");
+    assertThat(grip("throat").distance(before)).isGreaterThan(5);
+    desk.clickOn("#fit");
+    assertThat(grip("throat").distance(before)).isLessThan(0.5);
+    desk.moveTo(view).scroll(4, javafx.geometry.VerticalDirection.UP);
+    assertThat(grip("throat").distance(before)).isGreaterThan(5);
+    // The headless platform does not tell double clicks.
+    desk.runFx(
+        () ->
+            view.fireEvent(
+                new MouseEvent(
+                    MouseEvent.MOUSE_CLICKED,
+                    30,
+                    30,
+                    30,
+                    30,
+                    MouseButton.PRIMARY,
+                    2,
+                    false,
+                    false,
+                    false,
+                    false,
+                    false,
+                    false,
+                    false,
+                    false,
+                    false,
+                    true,
+                    null)));
+    assertThat(grip("throat").distance(before)).isLessThan(0.5);
+  }
+}
