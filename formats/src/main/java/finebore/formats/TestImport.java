@@ -273,8 +273,7 @@ public final class TestImport {
     private final List<Column> columns;
     private final String name;
     private final boolean wide;
-    private final Map<String, Map<Double, LiftReadings>> tests = new LinkedHashMap<>();
-    private final Map<String, String> seats = new LinkedHashMap<>();
+    private final Map<Key, Map<Double, LiftReadings>> tests = new LinkedHashMap<>();
     private final List<Rejected> rejected = new ArrayList<>();
 
     Reader(List<Column> columns, String name) {
@@ -282,6 +281,9 @@ public final class TestImport {
       this.name = name;
       this.wide = columns.stream().filter(c -> c.is(Role.FLOW)).count() > 1;
     }
+
+    /** What readings are put together by: those of other seats are no repeats. */
+    private record Key(String test, String seat) {}
 
     /** What is wrong with a row. */
     private static final class Wrong extends Exception {
@@ -311,10 +313,12 @@ public final class TestImport {
       }
       List<Imported> imported = new ArrayList<>();
       tests.forEach(
-          (test, lifts) ->
+          (key, lifts) ->
               imported.add(
                   new Imported(
-                      test, Optional.ofNullable(seats.get(test)), List.copyOf(lifts.values()))));
+                      key.test(),
+                      Optional.of(key.seat()).filter(s -> !s.isEmpty()),
+                      List.copyOf(lifts.values()))));
       return new Result(imported, rejected);
     }
 
@@ -332,7 +336,7 @@ public final class TestImport {
         if ((column.is(Role.FLOW) || percent) && !row.cell(k).isEmpty()) {
           try {
             BenchReading reading = reading(row, k, percent);
-            put(testName(row, column), lift, noted, Optional.of(reading));
+            put(key(row, column), lift, noted, Optional.of(reading));
             any = true;
           } catch (Wrong e) {
             if (!wide) {
@@ -354,24 +358,20 @@ public final class TestImport {
         throw new Wrong("noReading");
       }
       if (!any) {
-        put(testName(row, columns.getFirst()), lift, noted, Optional.empty());
+        put(key(row, columns.getFirst()), lift, noted, Optional.empty());
       }
     }
 
-    private String testName(CsvTable.Row row, Column column) {
+    private Key key(CsvTable.Row row, Column column) {
       String own = wide ? column.heading() : text(row, Role.TEST);
       String seat = text(row, Role.SEAT);
       // Seats are no repeats of each other, whatever their readings are called.
       String plain = seat.isEmpty() ? name : seat + " " + name;
       String test = own.isEmpty() ? plain : own;
-      String cut = test.length() > LONGEST ? test.substring(0, LONGEST) : test;
-      if (!seat.isEmpty()) {
-        seats.putIfAbsent(cut, seat);
-      }
-      return cut;
+      return new Key(test.length() > LONGEST ? test.substring(0, LONGEST) : test, seat);
     }
 
-    private void put(String test, double lift, LiftReadings noted, Optional<BenchReading> reading) {
+    private void put(Key test, double lift, LiftReadings noted, Optional<BenchReading> reading) {
       Map<Double, LiftReadings> lifts = tests.computeIfAbsent(test, t -> new TreeMap<>());
       double key =
           lifts.keySet().stream()
@@ -433,8 +433,9 @@ public final class TestImport {
     private double number(CsvTable.Row row, int column) throws Wrong {
       String cell = row.cell(column);
       Column what = columns.get(column);
-      if (CsvTable.isNumber(cell)) {
-        double value = Double.parseDouble(cell.replace(',', '.'));
+      double value =
+          CsvTable.isNumber(cell) ? Double.parseDouble(cell.replace(',', '.')) : Double.NaN;
+      if (Double.isFinite(value)) {
         return what.unit().map(u -> u.toBase(value)).orElse(value);
       }
       throw new Wrong(
