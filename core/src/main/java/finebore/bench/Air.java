@@ -1,6 +1,9 @@
 package finebore.bench;
 
+import finebore.code.Message;
 import finebore.quantity.Quantity;
+import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * The air of the room during a test.
@@ -19,9 +22,19 @@ public record Air(double temperatureC, double pressurePa, double humidity) {
   private static final double CARBON_DIOXIDE = 0.0004;
 
   public Air {
-    Quantity.AIR_TEMPERATURE.check(temperatureC);
-    Quantity.AIR_PRESSURE.check(pressurePa);
-    Quantity.HUMIDITY.check(humidity);
+    Quantity.AIR_TEMPERATURE.checkRead(temperatureC);
+    Quantity.AIR_PRESSURE.checkRead(pressurePa);
+    Quantity.HUMIDITY.checkRead(humidity);
+  }
+
+  /** What is out of bounds about it, the first thing where several are. */
+  public Optional<Message> oddity() {
+    return Stream.of(
+            Quantity.AIR_TEMPERATURE.oddity(temperatureC),
+            Quantity.AIR_PRESSURE.oddity(pressurePa),
+            Quantity.HUMIDITY.oddity(humidity))
+        .flatMap(Optional::stream)
+        .findFirst();
   }
 
   public Air withTemperature(double changedC) {

@@ -1,11 +1,14 @@
 package finebore.bench;
 
+import finebore.code.Message;
 import finebore.quantity.Quantity;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 
 /**
- * One reading as the bench gave it.
+ * One reading as the bench gave it. It is kept whatever it says; one that is out of all bounds is
+ * marked, and nothing is worked out from it.
  *
  * @param value m3/s as it flowed, or % of a range where one is named
  * @param range name of the range; empty for a flow
@@ -19,13 +22,27 @@ public record BenchReading(
     OptionalDouble temperatureC) {
 
   public BenchReading {
-    if (range.isPresent()) {
-      Quantity.READING_PERCENT.check(value);
-    } else {
-      Quantity.READING_FLOW.check(value);
-    }
-    Quantity.READING_DEPRESSION.check(depressionPa);
-    Quantity.READING_TEMPERATURE.check(temperatureC);
+    kind(range).checkRead(value);
+    depressionPa.ifPresent(Quantity.READING_DEPRESSION::checkRead);
+    temperatureC.ifPresent(Quantity.READING_TEMPERATURE::checkRead);
+  }
+
+  private static Quantity kind(Optional<String> range) {
+    return range.isPresent() ? Quantity.READING_PERCENT : Quantity.READING_FLOW;
+  }
+
+  /** What is out of bounds about it, the first thing where several are. */
+  public Optional<Message> oddity() {
+    return Stream.of(
+            kind(range).oddity(value),
+            oddity(Quantity.READING_DEPRESSION, depressionPa),
+            oddity(Quantity.READING_TEMPERATURE, temperatureC))
+        .flatMap(Optional::stream)
+        .findFirst();
+  }
+
+  private static Optional<Message> oddity(Quantity quantity, OptionalDouble value) {
+    return value.isPresent() ? quantity.oddity(value.getAsDouble()) : Optional.empty();
   }
 
   /** A flow in m3/s. */

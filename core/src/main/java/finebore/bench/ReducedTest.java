@@ -62,6 +62,9 @@ public record ReducedTest(
     if (test.air().isEmpty()) {
       notes.add(Message.of("reduced.noAir"));
     }
+    test.air()
+        .flatMap(Air::oddity)
+        .ifPresent(o -> notes.add(Message.of("reduced.oddAir").with("oddity", o)));
     if (setUp.leakageM3s().isEmpty()) {
       notes.add(Message.of("reduced.noLeakage"));
     }
@@ -69,7 +72,12 @@ public record ReducedTest(
       List<Double> flows = new ArrayList<>();
       for (BenchReading reading : lift.readings()) {
         OptionalDouble asFlowed = asFlowed(reading, test, book);
-        if (asFlowed.isPresent()) {
+        if (reading.oddity().isPresent()) {
+          notes.add(
+              Message.of("reduced.oddReading")
+                  .with("lift", Term.length(lift.liftMm()))
+                  .with("oddity", reading.oddity().get()));
+        } else if (asFlowed.isPresent()) {
           flows.add(asFlowed.getAsDouble() * toStandard(reading, test, depressionPa));
         } else {
           notes.add(
@@ -98,8 +106,9 @@ public record ReducedTest(
     OptionalDouble depression =
         reading.depressionPa().isPresent() ? reading.depressionPa() : test.setUp().depressionPa();
     double factor = Math.sqrt(standardPa / depression.orElse(standardPa));
-    if (reading.range().isEmpty() && test.air().isPresent()) {
-      Air room = test.air().get();
+    Optional<Air> usable = test.air().filter(a -> a.oddity().isEmpty());
+    if (reading.range().isEmpty() && usable.isPresent()) {
+      Air room = usable.get();
       Air air =
           reading.temperatureC().isPresent()
               ? room.withTemperature(reading.temperatureC().getAsDouble())

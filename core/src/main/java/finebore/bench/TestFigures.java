@@ -43,17 +43,18 @@ public final class TestFigures {
               "temperatureC",
               Quantity.AIR_TEMPERATURE,
               Air::temperatureC,
-              (a, c) -> new Air(c, a.pressurePa(), a.humidity())),
+              (a, c) -> new Air(Quantity.AIR_TEMPERATURE.check(c), a.pressurePa(), a.humidity())),
           air(
               "roomPressurePa",
               Quantity.AIR_PRESSURE,
               Air::pressurePa,
-              (a, pa) -> new Air(a.temperatureC(), pa, a.humidity())),
+              (a, pa) -> new Air(a.temperatureC(), Quantity.AIR_PRESSURE.check(pa), a.humidity())),
           air(
               "humidity",
               Quantity.HUMIDITY,
               Air::humidity,
-              (a, share) -> new Air(a.temperatureC(), a.pressurePa(), share)));
+              (a, share) ->
+                  new Air(a.temperatureC(), a.pressurePa(), Quantity.HUMIDITY.check(share))));
 
   /** How the charge turned at a lift. */
   public static final Setting<LiftReadings> SWIRL =

@@ -5,6 +5,7 @@ import finebore.code.Message;
 import finebore.code.RuleViolation;
 import finebore.code.Term;
 import finebore.units.Dimension;
+import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
@@ -181,6 +182,23 @@ public enum Quantity implements Coded {
     return checkWithin(value, min, max);
   }
 
+  /** What is odd about a value that was read and is kept whatever it is; empty for a usual one. */
+  public Optional<Message> oddity(double value) {
+    return allows(value) ? Optional.empty() : Optional.of(outside(value, min, max));
+  }
+
+  /**
+   * Lets a value pass that was read: whatever it is, as long as it is a number.
+   *
+   * @throws RuleViolation naming the quantity and the value
+   */
+  public double checkRead(double value) {
+    if (!Double.isFinite(value)) {
+      throw new RuleViolation(outside(value, min, max));
+    }
+    return value;
+  }
+
   /** Checks a value that may be missing. */
   public OptionalDouble check(OptionalDouble value) {
     value.ifPresent(this::check);
@@ -190,13 +208,16 @@ public enum Quantity implements Coded {
   /** Checks against narrower bounds that depend on something else. */
   public double checkWithin(double value, double least, double most) {
     if (!(value >= least && value <= most)) {
-      throw new RuleViolation(
-          Message.of("rule.outside")
-              .with("quantity", this)
-              .with("value", new Term.Figure(dimension, value))
-              .with("min", new Term.Figure(dimension, least))
-              .with("max", new Term.Figure(dimension, most)));
+      throw new RuleViolation(outside(value, least, most));
     }
     return value;
+  }
+
+  private Message outside(double value, double least, double most) {
+    return Message.of("rule.outside")
+        .with("quantity", this)
+        .with("value", new Term.Figure(dimension, value))
+        .with("min", new Term.Figure(dimension, least))
+        .with("max", new Term.Figure(dimension, most));
   }
 }

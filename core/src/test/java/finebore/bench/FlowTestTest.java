@@ -12,11 +12,13 @@ import finebore.bench.SetUp.TestedState;
 import finebore.bench.SetUp.TestedValve;
 import finebore.bench.SetUpDifference.Item;
 import finebore.code.Message;
+import finebore.code.RuleViolation;
 import finebore.code.Term;
 import finebore.flow.Bands;
 import finebore.flow.Bands.Band;
 import finebore.flow.CamLift;
 import finebore.flow.Direction;
+import finebore.quantity.Quantity;
 import finebore.units.Unit;
 import java.time.LocalDate;
 import java.util.List;
@@ -69,6 +71,41 @@ class FlowTestTest {
     List<ReducedTest> both = List.of(reduced(a), reduced(b));
     return Comparison.of(
         both.get(0), both.get(1), Noise.of(both), Bands.USUAL, CAM, BenchBook.EMPTY);
+  }
+
+  @Test
+  void aReadingOutOfAllBoundsIsKeptMarkedAndNotCounted() {
+    BenchReading odd =
+        new BenchReading(
+            150, Optional.of("3"), OptionalDouble.of(50), OptionalDouble.of(Double.MIN_VALUE));
+    assertThat(odd.oddity().orElseThrow().terms())
+        .containsEntry("quantity", Term.name(Quantity.READING_PERCENT));
+    assertThat(BenchReading.percent(130, "3").oddity()).isEmpty();
+    assertThat(BenchReading.percent(130.01, "3").oddity()).isPresent();
+    assertThat(BenchReading.flow(-0.001).oddity()).isPresent();
+    assertThatThrownBy(() -> BenchReading.flow(Double.NaN)).isInstanceOf(RuleViolation.class);
+    FlowTest plain = test(1, 1, 0, 0.002);
+    LiftReadings third = plain.lifts().get(2);
+    FlowTest marked = plain.with(third.withReading(odd));
+    assertThat(marked.lifts().get(2).readings()).contains(odd);
+    ReducedTest reduced = reduced(marked);
+    assertThat(reduced.lifts().get(2).flowsM3s())
+        .isEqualTo(reduced(plain).lifts().get(2).flowsM3s());
+    assertThat(reduced.notes())
+        .contains(
+            Message.of("reduced.oddReading")
+                .with("lift", Term.length(6))
+                .with("oddity", odd.oddity().orElseThrow()));
+  }
+
+  @Test
+  void airOutOfAllBoundsIsKeptAndNotAllowedFor() {
+    Air vacuum = new Air(20, 5, 0.4);
+    FlowTest plain = test(1, 1, 0);
+    ReducedTest reduced = reduced(plain.withAir(Optional.of(vacuum)));
+    assertThat(reduced.flowAt(6)).isEqualTo(reduced(plain).flowAt(6));
+    assertThat(reduced.notes())
+        .contains(Message.of("reduced.oddAir").with("oddity", vacuum.oddity().orElseThrow()));
   }
 
   @Test
@@ -374,11 +411,7 @@ class FlowTestTest {
 
   @Test
   void nonsenseIsRefusedByName() {
-    assertThatThrownBy(() -> BenchReading.flow(9)).hasMessageContaining("quantity.readingFlow");
-    assertThatThrownBy(() -> BenchReading.percent(180, "1"))
-        .hasMessageContaining("quantity.readingPercent");
     assertThatThrownBy(() -> LiftReadings.of(90, List.of())).hasMessageContaining("quantity.lift");
-    assertThatThrownBy(() -> new Air(20, 101_325, 1.4)).hasMessageContaining("quantity.humidity");
     assertThatThrownBy(() -> test(1, 1, 0).withName(" ")).hasMessageContaining("testName");
     LiftReadings near = LiftReadings.of(2.01, List.of(BenchReading.flow(0.02)));
     assertThatThrownBy(() -> test(1, 1, 0).withLifts(List.of(near, LiftReadings.of(2, List.of()))))

@@ -395,8 +395,13 @@ public final class TestImport {
       if (percent && range.isEmpty()) {
         throw new Wrong("noRangeName");
       }
-      return new BenchReading(
-          value, percent ? Optional.of(range) : Optional.empty(), depression, temperature);
+      BenchReading reading =
+          new BenchReading(
+              value, percent ? Optional.of(range) : Optional.empty(), depression, temperature);
+      if (reading.oddity().isPresent()) {
+        throw new Wrong(reading.oddity().get());
+      }
+      return reading;
     }
 
     private static OptionalDouble optional(Optional<Double> value) {

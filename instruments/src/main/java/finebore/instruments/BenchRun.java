@@ -2,6 +2,7 @@ package finebore.instruments;
 
 import finebore.bench.CheckPlate;
 import finebore.code.Message;
+import finebore.code.RuleViolation;
 import finebore.code.Term;
 import finebore.units.Dimension;
 import java.io.IOException;
@@ -156,6 +157,8 @@ public final class BenchRun {
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
       return Outcome.STOPPED;
+    } catch (RuleViolation e) {
+      return new Outcome(false, Optional.of(e.violated()));
     }
   }
 

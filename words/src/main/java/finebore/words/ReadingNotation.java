@@ -1,6 +1,7 @@
 package finebore.words;
 
 import finebore.bench.BenchReading;
+import finebore.code.RuleViolation;
 import finebore.units.Unit;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
@@ -36,9 +37,20 @@ public final class ReadingNotation {
       }
       int at = readings.size();
       boolean same = at < before.size() && text(before.get(at), units).equals(one.strip());
-      readings.add(same ? before.get(at) : read(one, units));
+      readings.add(same ? before.get(at) : usual(read(one, units)));
     }
     return readings;
+  }
+
+  /** A bench may say what it likes; a hand that types it has slipped. */
+  private static BenchReading usual(BenchReading typed) {
+    typed
+        .oddity()
+        .ifPresent(
+            o -> {
+              throw new RuleViolation(o);
+            });
+    return typed;
   }
 
   private static BenchReading read(String one, UnitSystem units) throws NotationException {

@@ -279,7 +279,15 @@ final class TestSheet extends VBox implements TestCell.Sheet {
                   .map((SuspectReading d) -> Spoken.suspect(d, shown.words()))
                   .findFirst()
               : Optional.empty();
-      cells.get(TestCell.idOf(test.id(), lift)).show(noted, comesTo(test, lift, shown), doubt);
+      Optional<String> odd =
+          noted.stream()
+              .flatMap(n -> n.readings().stream())
+              .flatMap(r -> r.oddity().stream())
+              .map(shown.words()::say)
+              .findFirst();
+      cells
+          .get(TestCell.idOf(test.id(), lift))
+          .show(noted, comesTo(test, lift, shown), odd.or(() -> doubt));
       mark(
           marks.get("mark-" + test.id() + "-" + Math.round(lift * 1000)),
           noted,

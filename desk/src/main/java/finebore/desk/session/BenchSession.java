@@ -158,7 +158,7 @@ public final class BenchSession {
         .ifPresent(
             kept -> {
               if (!isRunning()) {
-                kept.taken().forEach(taken -> keep(test.id(), taken));
+                guarded(() -> kept.taken().forEach(taken -> keep(test.id(), taken)));
                 begin(test, kept.plan().repeats(), Phase.RUNNING);
               }
             });
@@ -293,9 +293,19 @@ public final class BenchSession {
     Platform.runLater(
         () -> {
           if (mine == generation && jobMark == session.generation()) {
-            what.run();
+            guarded(what);
           }
         });
+  }
+
+  /** What a bench says and the job cannot take ends the run, and the journal has it. */
+  private void guarded(Runnable what) {
+    try {
+      what.run();
+    } catch (RuleViolation e) {
+      stop();
+      say(session.words().say(e), true);
+    }
   }
 
   private void keep(int id, Taken taken) {
