@@ -13,7 +13,7 @@ import java.nio.file.Path;
  * A file that cannot be taken or written. Its problem names the file, the place in it, and what was
  * expected; the words are made at the edge.
  */
-public sealed class FileProblem extends Exception permits ChangedUnderneath {
+public sealed class FileProblem extends Exception permits ChangedUnderneath, NamedTwice {
   private static final long serialVersionUID = 1L;
 
   private final transient Message problem;

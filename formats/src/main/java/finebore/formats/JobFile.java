@@ -11,9 +11,13 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import tools.jackson.core.JacksonException;
+import tools.jackson.core.StreamReadFeature;
 import tools.jackson.core.TokenStreamLocation;
+import tools.jackson.core.json.JsonFactory;
+import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.SerializationFeature;
+import tools.jackson.databind.cfg.JsonNodeFeature;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -37,7 +41,13 @@ public final class JobFile {
   private static final long MAX_BYTES = 64L << 20;
 
   private static final JsonMapper MAPPER =
-      JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
+      JsonMapper.builder(
+              JsonFactory.builder().enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION).build())
+          .enable(SerializationFeature.INDENT_OUTPUT)
+          // What this version does not know is written as it was read, to the last digit.
+          .enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS)
+          .disable(JsonNodeFeature.STRIP_TRAILING_BIGDECIMAL_ZEROES)
+          .build();
 
   private JobFile() {}
 
@@ -47,12 +57,28 @@ public final class JobFile {
    * @throws FileProblem naming the file, the place and what was expected
    */
   public static JobDocument read(Path file) throws FileProblem {
+    return read(file, Optional.empty());
+  }
+
+  /** Reads a job file in which one of two entries of the same name is to count. */
+  public static JobDocument read(Path file, NamedTwice.Choice choice) throws FileProblem {
+    return read(file, Optional.of(choice));
+  }
+
+  private static JobDocument read(Path file, Optional<NamedTwice.Choice> choice)
+      throws FileProblem {
     byte[] bytes = SafeFile.read(file, MAX_BYTES);
-    return parse(SafeFile.text(file, bytes), file.toString()).withStamp(FileStamp.of(bytes));
+    return parse(SafeFile.text(file, bytes), file.toString(), choice)
+        .withStamp(FileStamp.of(bytes));
   }
 
   /** Reads a job from text; the name stands in messages. */
   public static JobDocument parse(String text, String name) throws FileProblem {
+    return parse(text, name, Optional.empty());
+  }
+
+  private static JobDocument parse(String text, String name, Optional<NamedTwice.Choice> choice)
+      throws FileProblem {
     JsonNode tree;
     try {
       tree = MAPPER.readTree(text);
@@ -84,6 +110,7 @@ public final class JobFile {
                 .with("most", Term.count(VERSION))
                 .with("found", Term.count(version)));
       }
+      NamedTwice.settle(object, name, choice);
       OlderVersions.bringUp(object, version);
       return new JobDocument(
           JobReader.read(root), new JobDocument.Source(object, Optional.empty()));

@@ -70,10 +70,12 @@ record Node(JsonNode json, String path) {
   }
 
   double number() {
-    if (json == null || !json.isNumber() || !Double.isFinite(json.doubleValue())) {
+    double value =
+        json == null || !json.isNumber() ? Double.NaN : json.decimalValue().doubleValue();
+    if (!Double.isFinite(value)) {
       throw misfit("number");
     }
-    return json.doubleValue();
+    return value;
   }
 
   int whole() {

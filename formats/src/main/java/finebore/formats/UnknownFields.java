@@ -1,6 +1,8 @@
 package finebore.formats;
 
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -44,14 +46,18 @@ final class UnknownFields {
     }
   }
 
-  /** Where what has changed stood before: by its id where it has one, otherwise at its place. */
+  /** What an entry of a list is known by, whatever else of it changes. */
+  private static final List<String> NAMES = List.of("id", "seat", "place", "name");
+
+  /** Where what has changed stood before: by its name where it has one, otherwise at its place. */
   private static int samePlace(ArrayNode source, JsonNode written, int place) {
-    JsonNode id = written.get("id");
-    if (id == null) {
+    Optional<String> name = NAMES.stream().filter(written::has).findFirst();
+    if (name.isEmpty()) {
       return place < source.size() ? place : -1;
     }
+    JsonNode own = written.get(name.get());
     for (int k = 0; k < source.size(); k++) {
-      if (id.equals(source.get(k).get("id"))) {
+      if (own.equals(source.get(k).get(name.get()))) {
         return k;
       }
     }
@@ -83,7 +89,7 @@ final class UnknownFields {
           .allMatch(f -> a.has(f.getKey()) && agrees(a.get(f.getKey()), f.getValue()));
     }
     if (old.isNumber() && written.isNumber()) {
-      return old.doubleValue() == written.doubleValue();
+      return old.decimalValue().doubleValue() == written.decimalValue().doubleValue();
     }
     return old.equals(written);
   }

@@ -11,6 +11,8 @@ import finebore.formats.FileProblem;
 import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
 import finebore.formats.JobPictures;
+import finebore.formats.NamedTwice;
+import finebore.formats.NamedTwice.Choice;
 import finebore.formats.NewJob;
 import finebore.formats.SafeFile;
 import finebore.job.JobMerge;
@@ -114,11 +116,27 @@ final class JobFiles {
 
   /** Opens a job file; one that cannot be taken is said so and the open job stays. */
   void openFile(Path file) {
+    open(file, () -> JobFile.read(file));
+  }
+
+  /** Reads a job. */
+  private interface Read {
+    JobDocument read() throws FileProblem;
+  }
+
+  private void open(Path file, Read read) {
     try {
-      JobDocument document = JobFile.read(file);
+      JobDocument document = read.read();
       if (mayLeave()) {
         take(document, Optional.of(file));
       }
+    } catch (NamedTwice e) {
+      banner.say(
+          session.words().say(e),
+          Kind.OFFER,
+          choice("take-first", "twice.first", () -> open(file, Choice.FIRST)),
+          choice("take-last", "twice.last", () -> open(file, Choice.LAST)),
+          choice("take-none", "twice.none", banner::clear));
     } catch (FileProblem e) {
       banner.say(session.words().say(e), Kind.PROBLEM);
     } catch (RuleViolation e) {
@@ -167,6 +185,10 @@ final class JobFiles {
         choice("conflict-merge", "conflict.merge", () -> merge(file)),
         choice("conflict-reload", "conflict.reload", () -> reload(file)),
         choice("conflict-save-as", "conflict.saveAs", this::saveAs));
+  }
+
+  private void open(Path file, Choice choice) {
+    open(file, () -> JobFile.read(file, choice));
   }
 
   private Button choice(String id, String words, Runnable action) {
