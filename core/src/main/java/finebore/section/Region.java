@@ -1,11 +1,15 @@
 package finebore.section;
 
+import finebore.code.RuleViolation;
 import java.util.ArrayList;
 import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.geom.PrecisionModel;
+import org.locationtech.jts.geom.TopologyException;
+import org.locationtech.jts.geom.util.GeometryFixer;
 import org.locationtech.jts.geom.util.PolygonExtracter;
 import org.locationtech.jts.operation.buffer.BufferOp;
 import org.locationtech.jts.operation.distance.DistanceOp;
@@ -28,6 +32,9 @@ public final class Region {
 
   /** Chords of a quarter circle where corners are rounded. */
   private static final int ARC_CHORDS = 6;
+
+  /** Points are snapped to a hundred thousandth of a millimetre. */
+  private static final PrecisionModel SNAPPED = new PrecisionModel(1e5);
 
   /** Nothing at all. */
   public static final Region EMPTY = new Region(FACTORY.createMultiPolygon());
@@ -66,8 +73,28 @@ public final class Region {
     return overlay(other, OverlayNG.UNION);
   }
 
+  /**
+   * Overlays as exactly as can be. Outlines that cross themselves are mended first and the points
+   * snapped where that is what it takes.
+   *
+   * @throws RuleViolation if even that gives no areas
+   */
   private Region overlay(Region other, int operation) {
-    return areas(OverlayNGRobust.overlay(shape, other.shape, operation));
+    try {
+      return areas(OverlayNGRobust.overlay(shape, other.shape, operation));
+    } catch (TopologyException e) {
+      return overlayMended(other, operation);
+    }
+  }
+
+  private Region overlayMended(Region other, int operation) {
+    try {
+      Geometry mine = GeometryFixer.fix(shape);
+      Geometry theirs = GeometryFixer.fix(other.shape);
+      return areas(OverlayNG.overlay(mine, theirs, operation, SNAPPED));
+    } catch (TopologyException | IllegalArgumentException e) {
+      throw RuleViolation.of("sectionCrosses");
+    }
   }
 
   /**
@@ -75,8 +102,12 @@ public final class Region {
    * corners are rounded and what is thinner than the disc goes; nothing is added.
    */
   public Region opened(double radiusMm) {
-    Geometry shrunk = BufferOp.bufferOp(shape, -radiusMm, ARC_CHORDS);
-    return areas(BufferOp.bufferOp(shrunk, radiusMm, ARC_CHORDS)).and(this);
+    try {
+      Geometry shrunk = BufferOp.bufferOp(shape, -radiusMm, ARC_CHORDS);
+      return areas(BufferOp.bufferOp(shrunk, radiusMm, ARC_CHORDS)).and(this);
+    } catch (TopologyException e) {
+      throw RuleViolation.of("sectionCrosses");
+    }
   }
 
   public boolean isEmpty() {
