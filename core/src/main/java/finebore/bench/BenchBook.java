@@ -4,9 +4,15 @@ import finebore.code.RuleViolation;
 import finebore.flow.Direction;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.IntStream;
 
 /**
  * A job's flow tests and the ranges of the bench.
@@ -27,6 +33,26 @@ public record BenchBook(List<BenchRange> ranges, List<FlowTest> tests) {
     if (ranges.stream().map(BenchRange::name).distinct().count() < ranges.size()) {
       throw RuleViolation.of("rangeNamesDiffer");
     }
+  }
+
+  /** The same tests are mostly the very same; only those that are not are looked into. */
+  @Override
+  public boolean equals(Object other) {
+    return this == other
+        || other instanceof BenchBook book
+            && ranges.equals(book.ranges)
+            && tests.size() == book.tests.size()
+            && IntStream.range(0, tests.size())
+                .allMatch(k -> same(tests.get(k), book.tests.get(k)));
+  }
+
+  private static boolean same(FlowTest a, FlowTest b) {
+    return a == b || a.equals(b);
+  }
+
+  @Override
+  public int hashCode() {
+    return Objects.hash(ranges, tests);
   }
 
   public Optional<FlowTest> test(int id) {
@@ -72,15 +98,34 @@ public record BenchBook(List<BenchRange> ranges, List<FlowTest> tests) {
   }
 
   private boolean valveTriedSince(FlowTest first, FlowTest last) {
-    List<Integer> passed = new ArrayList<>();
+    Map<Integer, FlowTest> byId = byId();
+    Set<Integer> passed = new HashSet<>();
     boolean tried = false;
     Optional<FlowTest> at = Optional.of(last);
-    while (at.isPresent() && at.get().id() != first.id() && !passed.contains(at.get().id())) {
+    while (at.isPresent() && at.get().id() != first.id() && passed.add(at.get().id())) {
       tried |= at.get().valveIsTheChange();
-      passed.add(at.get().id());
-      at = at.get().after().flatMap(this::test);
+      at = at.get().after().map(byId::get);
     }
     return tried && at.isPresent() && at.get().id() == first.id();
+  }
+
+  /** The chain of steps that ends in a test, from its beginning; one that bites its tail is cut. */
+  List<FlowTest> chainTo(FlowTest last) {
+    Map<Integer, FlowTest> byId = byId();
+    Set<Integer> passed = new HashSet<>();
+    List<FlowTest> chain = new ArrayList<>();
+    Optional<FlowTest> at = Optional.of(last);
+    while (at.isPresent() && passed.add(at.get().id())) {
+      chain.add(at.get());
+      at = at.get().after().map(byId::get);
+    }
+    return chain.reversed();
+  }
+
+  private Map<Integer, FlowTest> byId() {
+    Map<Integer, FlowTest> byId = new HashMap<>();
+    tests.forEach(t -> byId.put(t.id(), t));
+    return byId;
   }
 
   /** With a test put in the place of the one with its id, or behind the others. */

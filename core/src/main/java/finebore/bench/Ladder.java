@@ -10,9 +10,13 @@ import java.util.function.Function;
 /**
  * A chain of tests, each a step from the one before: what each change gave, alone and in sum.
  *
- * @param rungs from the beginning of the chain
+ * @param earlier how many tests of the chain come before the rungs
+ * @param rungs the last of the chain, at most {@link #MOST}
  */
-public record Ladder(List<Rung> rungs) {
+public record Ladder(int earlier, List<Rung> rungs) {
+
+  /** More steps than this nobody reads at a time. */
+  public static final int MOST = 60;
 
   /**
    * One test of the chain.
@@ -38,19 +42,14 @@ public record Ladder(List<Rung> rungs) {
       Noise noise,
       Bands bands,
       CamLift cam) {
-    List<FlowTest> chain = new ArrayList<>();
-    Optional<FlowTest> at = Optional.of(last);
-    // A chain that bites its tail ends where it would begin again.
-    while (at.isPresent() && !chain.contains(at.get())) {
-      chain.addFirst(at.get());
-      at = at.get().after().flatMap(book::test);
-    }
+    List<FlowTest> chain = book.chainTo(last);
+    int earlier = Math.max(0, chain.size() - MOST);
     List<Rung> rungs = new ArrayList<>();
     ReducedTest first = reduced.apply(chain.getFirst());
-    ReducedTest before = first;
-    for (FlowTest test : chain) {
+    ReducedTest before = reduced.apply(chain.get(Math.max(0, earlier - 1)));
+    for (FlowTest test : chain.subList(earlier, chain.size())) {
       ReducedTest now = reduced.apply(test);
-      boolean begins = rungs.isEmpty();
+      boolean begins = test == chain.getFirst();
       rungs.add(
           new Rung(
               now,
@@ -62,6 +61,6 @@ public record Ladder(List<Rung> rungs) {
                   : Optional.of(Comparison.of(first, now, noise, bands, cam, book))));
       before = now;
     }
-    return new Ladder(rungs);
+    return new Ladder(earlier, rungs);
   }
 }

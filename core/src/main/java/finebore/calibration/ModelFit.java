@@ -29,12 +29,24 @@ public record ModelFit(FlowTest test, int number, PortFit fit) {
    * enough lifts, the depression written down, and the valve that was found.
    */
   public static Optional<ModelFit> of(Job job, Port port) {
+    return of(job, port, Optional.empty());
+  }
+
+  /**
+   * The same.
+   *
+   * @param known what came out before, in a job that differs by readings of other tests alone
+   */
+  static Optional<ModelFit> of(Job job, Port port, Optional<ModelFit> known) {
     for (FlowTest test : job.bench().tests()) {
       if (test.setUp().direction() == port.direction()
           && test.setUp().state().kind() == TestedState.Kind.FOUND
           && test.setUp().depressionPa().isPresent()
           && TestedSeat.hasFoundValve(job, test.setUp())) {
-        Optional<ModelFit> fit = of(job, test);
+        Optional<ModelFit> fit =
+            known
+                .filter(f -> f.test() == test && f.number() == job.bench().numberOf(test))
+                .or(() -> of(job, test));
         if (fit.isPresent()) {
           return fit;
         }

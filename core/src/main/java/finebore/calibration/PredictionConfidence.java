@@ -36,11 +36,20 @@ public record PredictionConfidence(Optional<ModelFit> fit, Score score, Spread s
 
   /** The outlook of a job's intakes or exhausts. */
   public static PredictionConfidence of(Job job, Port port) {
-    if (job.bench().tests().isEmpty()) {
+    return of(TestBook.of(job), port, Optional.empty());
+  }
+
+  /**
+   * The same of tests that are reduced already.
+   *
+   * @param known calibration of a job that differs by readings of other tests alone
+   */
+  public static PredictionConfidence of(TestBook book, Port port, Optional<ModelFit> known) {
+    if (book.job().bench().tests().isEmpty()) {
       return UNCALIBRATED;
     }
-    Optional<ModelFit> fit = ModelFit.of(job, port);
-    Score score = Score.of(job, port, fit);
+    Optional<ModelFit> fit = ModelFit.of(book.job(), port, known);
+    Score score = Score.of(book, port, fit);
     if (fit.isEmpty()) {
       return new PredictionConfidence(fit, score, Spread.UNLEARNT);
     }

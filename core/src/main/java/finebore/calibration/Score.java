@@ -47,12 +47,13 @@ public record Score(List<Miss> misses, Map<Band, Figures> bands) {
    * @param fit the test it was calibrated on, which cannot tell how well it predicts; nor can one
    *     that was set up so differently that the two may not be ranked
    */
-  public static Score of(Job job, Port port, Optional<ModelFit> fit) {
+  public static Score of(TestBook book, Port port, Optional<ModelFit> fit) {
+    Job job = book.job();
     List<Miss> misses = new ArrayList<>();
     for (FlowTest test : job.bench().tests()) {
       boolean counts = fit.map(f -> tells(f.test(), test)).orElse(true);
       if (test.setUp().direction() == port.direction() && counts && !test.predicted().isEmpty()) {
-        add(misses, job, test);
+        add(misses, book, test);
       }
     }
     if (misses.isEmpty()) {
@@ -76,8 +77,9 @@ public record Score(List<Miss> misses, Map<Band, Figures> bands) {
             .noneMatch(d -> d.spoils() && d.item() != SetUpDifference.Item.VALVE);
   }
 
-  private static void add(List<Miss> misses, Job job, FlowTest test) {
-    ReducedTest reduced = ReducedTest.of(test, job.bench(), job.test().depressionPa());
+  private static void add(List<Miss> misses, TestBook book, FlowTest test) {
+    Job job = book.job();
+    ReducedTest reduced = book.reduced(test);
     double head = test.setUp().valve().headDiameterMm();
     for (FlowTest.Predicted said : test.predicted()) {
       reduced

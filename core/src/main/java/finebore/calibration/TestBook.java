@@ -34,11 +34,25 @@ public record TestBook(Job job, Map<Integer, ReducedTest> reduced, Map<String, N
   }
 
   public static TestBook of(Job job) {
+    return of(job, Optional.empty());
+  }
+
+  /** The same, of a job that has mostly the tests of one before: those are not reduced again. */
+  public static TestBook of(Job job, Optional<TestBook> before) {
+    double depression = job.test().depressionPa();
+    Map<Integer, ReducedTest> known =
+        before
+            .filter(b -> b.job().test().depressionPa() == depression)
+            .filter(b -> b.job().bench().ranges().equals(job.bench().ranges()))
+            .map(TestBook::reduced)
+            .orElse(Map.of());
     Map<Integer, ReducedTest> reduced = new HashMap<>();
-    job.bench()
-        .tests()
-        .forEach(
-            t -> reduced.put(t.id(), ReducedTest.of(t, job.bench(), job.test().depressionPa())));
+    for (FlowTest test : job.bench().tests()) {
+      ReducedTest was = known.get(test.id());
+      reduced.put(
+          test.id(),
+          was != null && was.test() == test ? was : ReducedTest.of(test, job.bench(), depression));
+    }
     Map<String, List<ReducedTest>> benches = new HashMap<>();
     reduced
         .values()

@@ -410,6 +410,33 @@ class FlowTestTest {
   }
 
   @Test
+  void aLongLadderShowsItsLastStepsAgainstTheFirstOfAll() {
+    BenchBook book = new BenchBook(List.of(), List.of(test(1, 1, 0)));
+    for (int k = 2; k <= Ladder.MOST + 10; k++) {
+      book = book.with(test(k, 1 + 0.01 * k, 0).withStep(Optional.of(k - 1), "", false));
+    }
+    FlowTest last = book.tests().getLast();
+    Ladder ladder =
+        Ladder.to(
+            last,
+            book,
+            t -> ReducedTest.of(t, BenchBook.EMPTY, STANDARD),
+            Noise.UNKNOWN,
+            Bands.USUAL,
+            CAM);
+    assertThat(ladder.earlier()).isEqualTo(10);
+    assertThat(ladder.rungs()).hasSize(Ladder.MOST);
+    Ladder.Rung first = ladder.rungs().getFirst();
+    assertThat(first.test().test().id()).isEqualTo(11);
+    assertThat(first.alone().orElseThrow().reference().test().id()).isEqualTo(10);
+    assertThat(first.inSum().orElseThrow().reference().test().id()).isEqualTo(1);
+    BenchBook loop = book.with(book.tests().getFirst().withStep(Optional.of(5), "", false));
+    assertThat(loop.chainTo(loop.tests().get(4)))
+        .extracting(FlowTest::id)
+        .containsExactly(1, 2, 3, 4, 5);
+  }
+
+  @Test
   void nonsenseIsRefusedByName() {
     assertThatThrownBy(() -> LiftReadings.of(90, List.of())).hasMessageContaining("quantity.lift");
     assertThatThrownBy(() -> test(1, 1, 0).withName(" ")).hasMessageContaining("testName");

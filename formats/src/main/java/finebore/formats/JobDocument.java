@@ -16,7 +16,7 @@ public record JobDocument(Job job, Source source) {
 
   /** What a file held, kept out of sight. */
   public static final class Source {
-    private final ObjectNode tree;
+    private volatile ObjectNode tree;
     private final Optional<FileStamp> stamp;
 
     Source(ObjectNode tree, Optional<FileStamp> stamp) {
@@ -24,9 +24,21 @@ public record JobDocument(Job job, Source source) {
       this.stamp = stamp;
     }
 
-    /** The tree as read; empty for a new job. */
+    /** The tree as read, as far as it is needed; empty for a new job. */
     ObjectNode tree() {
       return tree;
+    }
+
+    /**
+     * Carries what this version does not know into a tree that is to be written. Most files have
+     * nothing of the kind, and then nothing is kept of them from the first time on.
+     */
+    void carryInto(ObjectNode written) {
+      if (UnknownFields.areIn(tree, written)) {
+        UnknownFields.carry(tree, written);
+      } else {
+        tree = JsonNodeFactory.instance.objectNode();
+      }
     }
 
     /** Its bytes; none where no file holds the job yet. */

@@ -122,7 +122,7 @@ public final class JobFile {
   /** The job as text, with the unknown fields it came with. */
   public static String text(JobDocument document) {
     ObjectNode tree = JobWriter.write(document.job());
-    UnknownFields.carry(document.source().tree(), tree);
+    document.source().carryInto(tree);
     return MAPPER.writeValueAsString(tree) + "\n";
   }
 

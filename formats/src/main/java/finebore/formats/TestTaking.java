@@ -73,11 +73,7 @@ public record TestTaking(
       try {
         FlowTest test =
             NextTest.of(
-                    grown,
-                    seat.get(),
-                    state,
-                    imported.name(),
-                    PredictionConfidence.of(grown, seat.get().port()))
+                    grown, seat.get(), state, imported.name(), PredictionConfidence.UNCALIBRATED)
                 .withLifts(imported.lifts());
         // What is imported was measured before; a prediction made now would be none.
         grown = grown.withBench(grown.bench().with(test.withPredicted(List.of())));

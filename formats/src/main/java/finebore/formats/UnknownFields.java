@@ -3,6 +3,7 @@ package finebore.formats;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -15,6 +16,19 @@ import tools.jackson.databind.node.ObjectNode;
 final class UnknownFields {
 
   private UnknownFields() {}
+
+  /** Whether a tree has anything that one written anew has not. */
+  static boolean areIn(JsonNode read, JsonNode written) {
+    if (read instanceof ObjectNode source && written instanceof ObjectNode target) {
+      return source.properties().stream()
+          .anyMatch(f -> !target.has(f.getKey()) || areIn(f.getValue(), target.get(f.getKey())));
+    }
+    if (read instanceof ArrayNode source && written instanceof ArrayNode target) {
+      return source.size() != target.size()
+          || IntStream.range(0, source.size()).anyMatch(k -> areIn(source.get(k), target.get(k)));
+    }
+    return false;
+  }
 
   static void carry(JsonNode from, JsonNode to) {
     if (from instanceof ObjectNode source && to instanceof ObjectNode target) {

@@ -3,7 +3,9 @@ package finebore.desk.prove;
 import finebore.bench.Comparison;
 import finebore.bench.Comparison.Mean;
 import finebore.bench.Comparison.Verdict;
+import finebore.bench.FlowTest;
 import finebore.bench.Ladder;
+import finebore.calibration.TestBook;
 import finebore.desk.controls.DrawnRegion;
 import finebore.desk.controls.Ink;
 import finebore.desk.session.ProveState;
@@ -36,6 +38,10 @@ final class LadderView extends DrawnRegion {
   private final ProveState state;
   private final Supplier<Palette> palette;
   private final Supplier<Double> textScale;
+  private Of of;
+
+  /** A ladder and what it was worked out from. */
+  private record Of(TestBook book, FlowTest test, Ladder ladder) {}
 
   LadderView(ProveState state, Supplier<Palette> palette, Supplier<Double> textScale, String name) {
     super("ladder", name);
@@ -43,6 +49,7 @@ final class LadderView extends DrawnRegion {
     this.palette = palette;
     this.textScale = textScale;
     state.shown().addListener((o, was, is) -> fit());
+    sceneProperty().addListener((o, was, is) -> fit());
     addEventHandler(MouseEvent.MOUSE_PRESSED, this::pressed);
   }
 
@@ -66,13 +73,24 @@ final class LadderView extends DrawnRegion {
     return size() * 4.2;
   }
 
+  /** Worked out once for each book and test, and only when somebody looks. */
   private Optional<Ladder> ladder() {
     Shown shown = state.shown().get();
-    return shown == null ? Optional.empty() : shown.test().map(shown.book()::ladder);
+    if (shown == null || shown.test().isEmpty()) {
+      return Optional.empty();
+    }
+    FlowTest test = shown.test().get();
+    if (of == null || of.book() != shown.book() || of.test() != test) {
+      of = new Of(shown.book(), test, shown.book().ladder(test));
+    }
+    return Optional.of(of.ladder());
   }
 
-  /** Takes the height its rungs need. */
+  /** Takes the height its rungs need; nothing where nobody looks. */
   void fit() {
+    if (getScene() == null) {
+      return;
+    }
     int rungs = ladder().map(l -> l.rungs().size()).orElse(1);
     setPrefHeight(headHeight() + rungs * rowHeight() + size() * 3);
     setMinHeight(getPrefHeight());
@@ -114,6 +132,7 @@ final class LadderView extends DrawnRegion {
     private final GraphicsContext g;
     private final Job job;
     private final List<Ladder.Rung> rungs;
+    private final int earlier;
     private final Palette colours;
     private final double w;
     private final double names;
@@ -124,6 +143,7 @@ final class LadderView extends DrawnRegion {
       this.g = g;
       this.job = job;
       this.rungs = ladder.rungs();
+      this.earlier = ladder.earlier();
       this.colours = colours;
       this.w = w;
       this.names = w * 0.3;
@@ -143,7 +163,9 @@ final class LadderView extends DrawnRegion {
         rung(rungs.get(k), headHeight() + k * rowHeight());
       }
       text(
-          words().text("ladder.legend"),
+          earlier == 0
+              ? words().text("ladder.legend")
+              : words().text("ladder.earlier", "count", earlier),
           16,
           headHeight() + rungs.size() * rowHeight() + size() * 1.4,
           colours.muted(),

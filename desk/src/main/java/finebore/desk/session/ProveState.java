@@ -181,13 +181,15 @@ public final class ProveState {
     Job job = session.job();
     Port port = session.seat().get().port();
     // A look at another lift or test changes no test, so none is reduced again.
-    if (book == null || !book.job().equals(job)) {
-      book = TestBook.of(job);
+    SeatView work = session.work().get();
+    boolean worked = work.job() == job || work.job().equals(job);
+    if (worked) {
+      book = work.book();
+    } else if (book == null || !book.job().equals(job)) {
+      book = TestBook.of(job, Optional.ofNullable(book));
     }
     PredictionConfidence confidence =
-        session.work().get().job().equals(job)
-            ? session.work().get().confidence()
-            : PredictionConfidence.of(job, port);
+        worked ? work.confidence() : PredictionConfidence.of(book, port, Optional.empty());
     List<FlowTest> tests =
         job.bench().tests().stream()
             .filter(t -> t.setUp().direction() == port.direction())

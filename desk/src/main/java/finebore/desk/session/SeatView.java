@@ -1,6 +1,7 @@
 package finebore.desk.session;
 
 import finebore.calibration.PredictionConfidence;
+import finebore.calibration.TestBook;
 import finebore.cutting.SectionDifference;
 import finebore.flow.FlowChange;
 import finebore.job.Engine.SeatPlace;
@@ -38,6 +39,7 @@ import java.util.OptionalInt;
  * @param shown study of the state looked at
  * @param difference metal between what was before and what is looked at
  * @param findings of the found state or of the whole plan
+ * @param book the job's flow tests, reduced
  * @param confidence how far the model may be trusted for this kind of seat
  */
 public record SeatView(
@@ -52,6 +54,7 @@ public record SeatView(
     SeatStudy shown,
     SectionDifference difference,
     List<Finding> findings,
+    TestBook book,
     PredictionConfidence confidence) {
 
   /**
@@ -76,9 +79,17 @@ public record SeatView(
     Optional<SeatView> same =
         there.filter(b -> b.job().withPlan(view.place(), follows).equals(job));
     Optional<SeatView> sameMetal = there.filter(b -> b.job().withBench(job.bench()).equals(job));
+    TestBook book = TestBook.of(job, before.map(SeatView::book));
     PredictionConfidence confidence =
         same.map(SeatView::confidence)
-            .orElseGet(() -> PredictionConfidence.of(job, view.place().port()));
+            .orElseGet(
+                () ->
+                    PredictionConfidence.of(
+                        book,
+                        view.place().port(),
+                        sameMetal
+                            .filter(b -> b.job().bench().ranges().equals(job.bench().ranges()))
+                            .flatMap(b -> b.confidence().fit())));
     SeatStudy found =
         same.map(SeatView::found)
             .or(
@@ -114,6 +125,7 @@ public record SeatView(
         shown,
         plan.difference(view.steps().isPresent() ? steps : -1),
         findings,
+        book,
         confidence);
   }
 

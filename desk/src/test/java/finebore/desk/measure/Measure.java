@@ -2,12 +2,18 @@ package finebore.desk.measure;
 
 import javafx.application.Application;
 
-/** Starts one of the measurements: {@code bare} or {@code drag}. */
+/** Starts one of the measurements: {@code bare}, {@code drag} or {@code big}. */
 public final class Measure {
 
   private Measure() {}
 
   public static void main(String[] arguments) {
-    Application.launch(arguments[0].equals("drag") ? DragFrames.class : BareWindow.class);
+    Application.launch(
+        switch (arguments[0]) {
+          case "drag" -> DragFrames.class;
+          case "big" -> BigJob.class;
+          default -> BareWindow.class;
+        },
+        arguments);
   }
 }
