@@ -52,8 +52,7 @@ final class BenchCommand implements Callable<Integer> {
   @Override
   public Integer call() throws FileProblem {
     Job job = JobFile.read(file).job();
-    spec.commandLine().getOut().print(compare == null ? TestExport.csv(job) : report(job));
-    spec.commandLine().getOut().flush();
+    Terminal.print(spec, compare == null ? TestExport.csv(job) : report(job));
     return 0;
   }
 

@@ -1,6 +1,8 @@
 package finebore.cli;
 
+import finebore.code.RuleViolation;
 import finebore.formats.FileProblem;
+import finebore.words.Words;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
@@ -25,31 +27,46 @@ public final class Commands {
    * The command line with its manners: one clear line on bad input, and an exit code that is not 0.
    */
   public static CommandLine commandLine() {
-    CommandLine line = new CommandLine(new Commands());
-    return withManners(line);
+    return withManners(new CommandLine(new Commands()));
   }
 
   /** Gives a command line the manners of {@link #commandLine()}. */
   public static CommandLine withManners(CommandLine line) {
+    line.getSubcommands()
+        .values()
+        .forEach(command -> command.getCommandSpec().mixinStandardHelpOptions(true));
     line.setExecutionExceptionHandler(
         (e, command, parsed) -> {
-          if (e instanceof FileProblem problem) {
-            command.getErr().println("finebore: " + Speech.ofShop().say(problem));
-            command.getErr().flush();
-            return 1;
+          Terminal.complain(command.getCommandSpec(), said(e));
+          if (System.getenv("FINEBORE_TRACE") != null) {
+            e.printStackTrace(command.getErr());
           }
-          throw e;
+          return 1;
         });
     line.setParameterExceptionHandler(
         (e, arguments) -> {
-          e.getCommandLine().getErr().println("finebore: " + e.getMessage());
-          e.getCommandLine().getErr().flush();
+          Terminal.complain(e.getCommandLine().getCommandSpec(), e.getMessage());
           return 2;
         });
     return line;
   }
 
+  /** What went wrong; that it is the program's own fault, where nobody foresaw it. */
+  private static String said(Exception e) {
+    Words words = Speech.ofShop();
+    return switch (e) {
+      case FileProblem problem -> words.say(problem);
+      case RuleViolation rule -> words.say(rule);
+      default -> words.text("cli.fault", "cause", e.toString());
+    };
+  }
+
   public static void main(String[] arguments) {
-    System.exit(commandLine().execute(arguments));
+    CommandLine line = commandLine();
+    if (arguments.length == 0) {
+      line.usage(System.err);
+      System.exit(2);
+    }
+    System.exit(line.execute(arguments));
   }
 }

@@ -42,7 +42,7 @@ final class CutSheetCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws FileProblem {
-    String name = output.getFileName().toString().toLowerCase(Locale.ROOT);
+    String name = output.toString().toLowerCase(Locale.ROOT);
     if (!name.endsWith(".csv") && !name.endsWith(".txt")) {
       throw new FileProblem(
           Message.of("file.wrongEnding")
@@ -55,8 +55,7 @@ final class CutSheetCommand implements Callable<Integer> {
         new CutSheets(job, words, PracticeFiles.named(job.practice(), practices.here(words)));
     String sheet = name.endsWith(".csv") ? sheets.csv() : sheets.text();
     SafeFile.write(output, sheet.getBytes(StandardCharsets.UTF_8), false);
-    spec.commandLine().getOut().println(words.text("cli.wrote", "file", output.toString()));
-    spec.commandLine().getOut().flush();
+    Terminal.println(spec, words.text("cli.wrote", "file", output.toString()));
     return 0;
   }
 }

@@ -22,8 +22,7 @@ final class ExampleCommand implements Callable<Integer> {
   @Override
   public Integer call() throws FileProblem {
     JobFile.write(JobDocument.fresh(JobFile.demo()), file);
-    spec.commandLine().getOut().println(Speech.ofShop().text("cli.wrote", "file", file.toString()));
-    spec.commandLine().getOut().flush();
+    Terminal.println(spec, Speech.ofShop().text("cli.wrote", "file", file.toString()));
     return 0;
   }
 }

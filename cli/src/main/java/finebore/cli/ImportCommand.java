@@ -17,7 +17,6 @@ import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.units.Unit;
 import finebore.words.Words;
-import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -82,7 +81,6 @@ final class ImportCommand implements Callable<Integer> {
     Words words = speech.of(job);
     CsvTable cells = CsvTable.of(TableText.read(table));
     List<Column> columns = mapped(TestImport.guess(cells));
-    PrintWriter out = spec.commandLine().getOut();
     Optional<Message> open = TestImport.missing(columns);
     if (open.isPresent()) {
       throw new FileProblem(
@@ -103,11 +101,13 @@ final class ImportCommand implements Callable<Integer> {
       JobFile.save(document.withJob(taking.job()), file);
     }
     for (FlowTest test : taking.tests()) {
-      out.println(words.text("cli.took", "test", test.name(), "count", test.lifts().size()));
+      Terminal.println(
+          spec, words.text("cli.took", "test", test.name(), "count", test.lifts().size()));
     }
-    taking.refused().forEach(refused -> out.println(words.say(refused)));
+    taking.refused().forEach(refused -> Terminal.println(spec, words.say(refused)));
     for (TestImport.Rejected row : result.rejected()) {
-      out.println(
+      Terminal.println(
+          spec,
           words.text(
               "cli.rejected",
               "row",
@@ -117,7 +117,6 @@ final class ImportCommand implements Callable<Integer> {
               "text",
               row.text()));
     }
-    out.flush();
     return taking.tests().isEmpty() ? 1 : 0;
   }
 

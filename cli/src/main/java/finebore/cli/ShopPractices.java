@@ -25,7 +25,6 @@ final class ShopPractices {
   /** All of them; what cannot be read is said and left out. */
   List<Practice> here(Words words) {
     Path from = folder == null ? HomeFolder.practices(HomeFolder.ofUser()) : folder;
-    return PracticeFiles.with(
-        from, problem -> spec.commandLine().getErr().println("finebore: " + words.say(problem)));
+    return PracticeFiles.with(from, problem -> Terminal.complain(spec, words.say(problem)));
   }
 }

@@ -77,15 +77,13 @@ final class StudyCommand implements Callable<Integer> {
         seat == null
             ? StudyFacts.of(job, port, state, here)
             : StudyFacts.of(job, SeatByLabel.of(job, seat), state, here);
-    spec.commandLine()
-        .getOut()
-        .print(
-            switch (format) {
-              case text -> StudyText.of(facts, words);
-              case csv -> StudyCsv.of(facts, words);
-              case json -> StudyJson.of(facts, words);
-            });
-    spec.commandLine().getOut().flush();
+    Terminal.print(
+        spec,
+        switch (format) {
+          case text -> StudyText.of(facts, words);
+          case csv -> StudyCsv.of(facts, words);
+          case json -> StudyJson.of(facts, words);
+        });
     return 0;
   }
 }

@@ -11,6 +11,7 @@ import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -130,6 +131,45 @@ class CommandsTest {
     failsWithOneLine("Unmatched argument", "stud");
     Files.writeString(job, Files.readString(job).substring(0, 200));
     failsWithOneLine("damaged or cut short at line", "study", job.toString());
+  }
+
+  @Test
+  void everyCommandHelpsAndNothingOddGetsMoreThanALine() throws Exception {
+    for (String command : List.of("study", "bench", "import", "cutsheet", "example")) {
+      out.getBuffer().setLength(0);
+      assertThat(run(command, "--help")).isZero();
+      assertThat(out.toString()).startsWith("Usage: finebore " + command);
+    }
+    failsWithOneLine("is a folder", "study", folder.toString());
+    failsWithOneLine("is a folder", "study", "/");
+    failsWithOneLine("cannot be written", "example", "/");
+    failsWithOneLine("is a folder", "example", folder.toString());
+    failsWithOneLine("expected a name that ends in", "cutsheet", job.toString(), "-o", "/");
+    failsWithOneLine("is a device", "study", "/dev/zero");
+    failsWithOneLine("is a device", "import", job.toString(), "/dev/zero");
+    failsWithOneLine("a", "study", "a\u0000b");
+    failsWithOneLine("job has no test", "bench", job.toString(), "--compare", "1", "99");
+    failsWithOneLine("--seat", "study", job.toString(), "--seat", "");
+    try (var left = Files.list(folder)) {
+      assertThat(left).containsExactly(job);
+    }
+  }
+
+  @Test
+  void controlCharactersOfAJobNeverReachTheTerminal() throws Exception {
+    JobDocument document = JobFile.read(job);
+    JobFile.write(
+        document.withJob(
+            document.job().withName("Skarn\u001b[2J\u0007").withPractice("\u001b]0;x\u0007")),
+        job);
+    for (String format : List.of("text", "csv", "json")) {
+      out.getBuffer().setLength(0);
+      assertThat(run("study", job.toString(), "--format", format)).isZero();
+      assertThat(out.toString()).doesNotContain("\u001b").doesNotContain("\u0007");
+    }
+    Path odd = folder.resolve("odd\u001b[2J.json");
+    failsWithOneLine("does not exist", "study", odd.toString());
+    assertThat(err.toString()).doesNotContain("\u001b");
   }
 
   @Test

@@ -50,6 +50,7 @@ final class DeskStart {
         PracticeFiles.with(
             folder.practices(), e -> LOG.log(Level.WARNING, session.words().say(e), e)));
     start.file().ifPresent(folder::keepRecent);
+    Thread.ofVirtual().start(() -> Leavings.cleanUp(folder.folders()));
     Toolkit.await();
     Platform.runLater(() -> show(folder, session, start.welcome(), start.problem()));
   }

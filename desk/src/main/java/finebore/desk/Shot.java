@@ -17,7 +17,6 @@ import finebore.words.Notation;
 import finebore.words.NotationException;
 import finebore.words.UnitSystem;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -62,6 +61,9 @@ final class Shot {
     } catch (NotationException e) {
       throw Main.unexpected("--lift", "3 mm", view.lift());
     }
+    if (view.units().filter(u -> Units.of(u).isEmpty()).isPresent()) {
+      throw Main.unexpected("--units", "mm, inch", view.units().get());
+    }
     SeatPlace place =
         view.document().job().engine().seats().stream()
             .filter(s -> s.label().equals(view.seat()))
@@ -78,7 +80,8 @@ final class Shot {
                         view.seat()));
     CompletableFuture<WritableImage> picture = new CompletableFuture<>();
     Toolkit.await();
-    Platform.runLater(() -> draw(view, place, lift, picture));
+    Path home = Leavings.temporaryFolder();
+    Platform.runLater(() -> draw(view, place, lift, home, picture));
     try {
       WritableImage image = picture.get();
       ImageIO.write(SwingFXUtils.fromFXImage(image, null), "png", out.toFile());
@@ -93,15 +96,20 @@ final class Shot {
       throw new IllegalStateException("the picture could not be drawn", e.getCause());
     } finally {
       Platform.exit();
+      Leavings.remove(home);
     }
     System.out.println("wrote " + out);
   }
 
   private static void draw(
-      View view, SeatPlace place, double lift, CompletableFuture<WritableImage> picture) {
+      View view,
+      SeatPlace place,
+      double lift,
+      Path home,
+      CompletableFuture<WritableImage> picture) {
     try {
       Theme.loadFonts();
-      DeskFolder folder = new DeskFolder(Files.createTempDirectory("finebore-shot"));
+      DeskFolder folder = new DeskFolder(home);
       folder.keepTextScale(view.text() / 100.0);
       JobSession session = new JobSession(unitsOf(view), Optional.empty());
       session.speak(view.language());
@@ -136,7 +144,7 @@ final class Shot {
         Platform.runLater(
             () -> Platform.runLater(() -> picture.complete(window.scene().snapshot(null))));
       }
-    } catch (IOException | RuntimeException e) {
+    } catch (RuntimeException e) {
       picture.completeExceptionally(e);
     }
   }
@@ -175,10 +183,8 @@ final class Shot {
   private static JobDocument unitsOf(View view) {
     JobDocument document = view.document();
     return view.units()
-        .map(
-            u ->
-                document.withJob(
-                    document.job().withUnits("inch".equals(u) ? Units.INCH : Units.MM)))
+        .flatMap(Units::of)
+        .map(u -> document.withJob(document.job().withUnits(u)))
         .orElse(document);
   }
 }

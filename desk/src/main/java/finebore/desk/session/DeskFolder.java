@@ -17,6 +17,7 @@ import java.util.Optional;
 import java.util.Properties;
 import java.util.logging.Level;
 import java.util.logging.Logger;
+import java.util.stream.Stream;
 
 /**
  * The folder where the desk keeps what is not part of a job: the look, recent jobs, and recovery
@@ -49,6 +50,13 @@ public final class DeskFolder {
   /** The folder of the user the program runs for. */
   public static DeskFolder ofUser() {
     return new DeskFolder(HomeFolder.ofUser());
+  }
+
+  /** This folder and those of recent jobs. */
+  public List<Path> folders() {
+    return Stream.concat(Stream.of(folder), recent().stream().map(Path::getParent))
+        .distinct()
+        .toList();
   }
 
   Path path() {

@@ -80,6 +80,8 @@ public final class MainWindow {
     this.bench = new BenchSession(session, folder);
     this.openJob = new OpenJob();
     this.overlays = new Overlays(root, session, folder, picker, this::takeTyping);
+    // The window decides how wide it is, whatever a station would like.
+    frame.setMinSize(0, 0);
     root.getChildren().add(frame);
     scene = new Scene(root, 1280, 800);
     build();

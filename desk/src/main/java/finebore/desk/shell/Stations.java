@@ -4,11 +4,11 @@ import finebore.words.Words;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
-import javafx.scene.Node;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.Region;
 
 /** The stations there are, in the order of the rail, and which of them is shown. */
 final class Stations {
@@ -22,7 +22,7 @@ final class Stations {
    * @param shown told when it comes or goes, so that nothing is built that nobody looks at
    * @param focus puts the keyboard where its work begins
    */
-  record Station(String id, KeyCode key, Node view, Consumer<Boolean> shown, Runnable focus) {}
+  record Station(String id, KeyCode key, Region view, Consumer<Boolean> shown, Runnable focus) {}
 
   private final BorderPane frame;
   private final List<Station> all;
@@ -34,6 +34,8 @@ final class Stations {
     this.frame = frame;
     this.all = List.copyOf(all);
     this.current = all.getFirst();
+    // The window decides how large it is, whatever a station would like.
+    all.forEach(s -> s.view().setMinSize(0, 0));
     this.buttons = all.stream().map(s -> button(s, words)).toList();
   }
 

@@ -59,6 +59,8 @@ final class TopBar extends HBox {
     unguarded.setMinWidth(Region.USE_PREF_SIZE);
     unguarded.managedProperty().bind(unguarded.visibleProperty());
     unguarded.setVisible(false);
+    HBox.setHgrow(seats, Priority.SOMETIMES);
+    seats.setMaxWidth(Region.USE_PREF_SIZE);
     getChildren().addAll(menu, title, unguarded, left, seats, right, units, undo, redo);
     setAlignment(Pos.CENTER_LEFT);
     getStyleClass().add("top-bar");
