@@ -320,7 +320,6 @@ class PlanStudyTest {
             List.of(OpenThroat.AS_WANTED, above, CutForm.AS_WANTED));
     PlanStudy study = Samples.planned(job.withPlan(job.engine().seats().getFirst(), plan));
     assertThat(study.finished().fit().pairing().seat().sealing()).isEqualTo(2);
-    System.out.println("ZZ" + PlanFindings.of(study.outcome(), Samples.practice()));
     Cure cure =
         PlanFindings.of(study.outcome(), Samples.practice()).stream()
             .filter(f -> f.subject().equals(Subject.reading("seatWidth")))

@@ -79,10 +79,12 @@ record Node(JsonNode json, String path) {
   }
 
   int whole() {
-    if (json == null || !json.isIntegralNumber() || !json.canConvertToInt()) {
+    double value =
+        json == null || !json.isNumber() ? Double.NaN : json.decimalValue().doubleValue();
+    if (value != Math.rint(value) || Math.abs(value) > Integer.MAX_VALUE) {
       throw misfit("whole");
     }
-    return json.intValue();
+    return (int) value;
   }
 
   boolean flag() {

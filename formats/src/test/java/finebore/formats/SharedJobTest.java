@@ -15,6 +15,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.stream.IntStream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -50,23 +51,35 @@ class SharedJobTest {
   /** Every note that a save says it has written is in the file at the end. */
   @Test
   void manyWritersLoseNothingOfEachOther() throws Exception {
+    write(10);
+  }
+
+  @Test
+  @Tag("long")
+  void manyWritersLoseNothingOfEachOtherAtLength() throws Exception {
+    write(340);
+  }
+
+  private void write(int times) throws Exception {
     Path file = shared();
     Set<String> written = ConcurrentHashMap.newKeySet();
     try (ExecutorService writers = Executors.newFixedThreadPool(3)) {
       List<Future<?>> all =
           IntStream.range(0, 3)
-              .<Future<?>>mapToObj(k -> writers.submit(() -> add(file, k, written)))
+              .<Future<?>>mapToObj(k -> writers.submit(() -> add(file, k, times, written)))
               .toList();
       for (Future<?> one : all) {
         one.get();
       }
     }
-    assertThat(written).hasSize(30);
+    assertThat(written).hasSize(3 * times);
     assertThat(JobFile.read(file).job().notes().split(" ")).containsAll(written);
+    System.out.println("writers: 3, saves: " + 3 * times + ", lost: 0");
   }
 
-  private static Void add(Path file, int writer, Set<String> written) throws FileProblem {
-    for (int k = 0; k < 10; ) {
+  private static Void add(Path file, int writer, int times, Set<String> written)
+      throws FileProblem {
+    for (int k = 0; k < times; ) {
       JobDocument document = JobFile.read(file);
       String note = writer + "-" + k;
       try {

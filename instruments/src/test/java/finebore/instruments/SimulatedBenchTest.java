@@ -9,13 +9,19 @@ import finebore.bench.BenchBook;
 import finebore.bench.CheckPlate;
 import finebore.bench.FlowTest;
 import finebore.bench.PlateCheck;
+import finebore.bench.SetUp;
+import finebore.code.Term;
+import finebore.flow.Direction;
 import finebore.instruments.BenchLink.LinkLost;
+import finebore.quantity.Quantity;
 import finebore.units.Unit;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayDeque;
 import java.util.Deque;
+import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 
 /** The stand-in bench, the driver that speaks with it, and benches that answer badly. */
@@ -166,13 +172,38 @@ class SimulatedBenchTest {
         .hasMessageContaining("bench.protocol");
     assertThatThrownBy(() -> told("# ERR door open").off()).hasMessageContaining("bench.refuses");
     assertThatThrownBy(() -> told("# OK lift=high").lift(3)).hasMessageContaining("bench.nonsense");
-    assertThatThrownBy(
-            () ->
-                told("# OK lift=1 range=1 percent=5 depression=7000 temperature=900 pressure=1 humidity=1")
-                    .read())
-        .hasMessageContaining("quantity.airTemperature");
     assertThatThrownBy(() -> told().off()).hasMessageContaining("bench.silent");
   }
+
+  @Test
+  void whatABenchReadsIsReadHoweverOddAndMarked() throws Exception {
+    Sample sample =
+        told("# OK lift=1 range=1 percent=150 depression=50 temperature=900 pressure=1 humidity=1")
+            .read();
+    assertThat(sample.percent()).isEqualTo(150);
+    assertThat(sample.air().oddity().orElseThrow().terms())
+        .containsEntry("quantity", Term.name(Quantity.AIR_TEMPERATURE));
+    FlowTest test = Takings.into(EMPTY, Taken.of(1, 1, List.of(sample)), BenchBook.EMPTY);
+    assertThat(test.at(1).orElseThrow().readings())
+        .singleElement()
+        .satisfies(r -> assertThat(r.oddity()).isPresent());
+  }
+
+  private static final FlowTest EMPTY =
+      FlowTest.empty(
+          1,
+          "odd",
+          new SetUp(
+              "bench",
+              "I1",
+              Direction.INTAKE,
+              SetUp.TestedState.AS_FOUND,
+              new SetUp.TestedValve(38, "found"),
+              OptionalDouble.of(86),
+              SetUp.Inlet.radius(12),
+              Optional.empty(),
+              OptionalDouble.of(7000),
+              OptionalDouble.of(0)));
 
   @Test
   void lateAndGarbledAnswersArePassedOver() throws BenchTrouble {

@@ -1,0 +1,128 @@
+package finebore.formats.campaign;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.networknt.schema.InputFormat;
+import com.networknt.schema.Schema;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
+import finebore.code.Message;
+import finebore.code.Term;
+import finebore.formats.FileProblem;
+import finebore.formats.JobDocument;
+import finebore.formats.JobFile;
+import java.io.InputStream;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * Damaged job files: each opens, or is refused with words, and one that opens is written as it was
+ * read. The schema refuses none that the reader takes, and takes only those the reader refuses for
+ * what no schema can say: figures that do not go together.
+ */
+class JobFuzzTest {
+
+  private static final List<String> SEEDS = JobFile.demoNames();
+
+  @Test
+  void damagedFilesOpenOrAreRefusedWithWords() throws Exception {
+    assertThat(new Campaign(1).run(1200, 1200)).isEmpty();
+  }
+
+  @Test
+  @Tag("long")
+  void damagedFilesOpenOrAreRefusedWithWordsAtLength() throws Exception {
+    int files = Integer.getInteger("finebore.files", 100_000);
+    assertThat(new Campaign(1_000_000).run(files, files / 4)).isEmpty();
+  }
+
+  private static final class Campaign {
+    private final long from;
+    private final Schema schema;
+    private final Map<String, Integer> outcomes = new TreeMap<>();
+    private final List<String> failed = new ArrayList<>();
+
+    Campaign(long from) throws Exception {
+      this.from = from;
+      try (InputStream in = JobFile.class.getResourceAsStream("schema/job-4.schema.json")) {
+        schema =
+            SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(in);
+      }
+    }
+
+    /** What failed; of so many trees with damage, the schema is asked of the first. */
+    List<String> run(int files, int toSchema) {
+      for (int k = 0; k < files; k++) {
+        Mutations mutations = new Mutations(from + k);
+        String text = JobFile.text(JobDocument.fresh(JobFile.demo(SEEDS.get(k % SEEDS.size()))));
+        boolean tree = k % 4 != 0;
+        if (tree) {
+          ObjectNode node = (ObjectNode) JsonMapper.shared().readTree(text);
+          mutations.damage(node);
+          text = JsonMapper.shared().writeValueAsString(node);
+        } else {
+          text = mutations.damage(text);
+        }
+        one(from + k, text, tree && k < toSchema * 4 / 3);
+      }
+      System.out.println("damaged job files: " + files + ", " + outcomes + ", failed " + failed);
+      return failed;
+    }
+
+    private void one(long seed, String text, boolean askSchema) {
+      long began = System.nanoTime();
+      String outcome;
+      try {
+        JobDocument document = JobFile.parse(text, "x");
+        outcome = "opened";
+        if (!JobFile.parse(JobFile.text(document), "x").job().equals(document.job())) {
+          failed.add(seed + ": not written as it was read");
+        }
+      } catch (FileProblem e) {
+        outcome = code(e.problem());
+      } catch (RuntimeException | StackOverflowError e) {
+        failed.add(seed + ": " + e);
+        outcome = "thrown";
+      }
+      outcomes.merge(outcome, 1, Integer::sum);
+      if (System.nanoTime() - began > 5_000_000_000L) {
+        failed.add(seed + ": took more than 5 s");
+      }
+      if (askSchema && !outcome.equals("thrown")) {
+        boolean fits = schema.validate(text, InputFormat.JSON).isEmpty();
+        boolean together =
+            outcome.equals("file.within/place.rule") || outcome.equals("file.namedTwice");
+        if (fits != outcome.equals("opened") && !(fits && together)) {
+          failed.add(
+              seed
+                  + ": schema "
+                  + (fits ? "takes" : "refuses")
+                  + ", reader: "
+                  + outcome
+                  + said(text));
+        }
+      }
+    }
+
+    private String said(String text) {
+      try {
+        JobFile.parse(text, "x");
+        return " " + schema.validate(text, InputFormat.JSON).getFirst();
+      } catch (FileProblem e) {
+        return " " + e.problem();
+      }
+    }
+
+    private static String code(Message problem) {
+      return problem.terms().get("problem") instanceof Term.Phrase(Message within)
+          ? problem.code() + "/" + within.code()
+          : problem.code();
+    }
+  }
+}
