@@ -18,7 +18,7 @@ class EveryBoundTest {
 
   @Test
   void isWorkedOutOrRefused() {
-    assertThat(worked(1, 400)).isPositive();
+    assertThat(worked(1, 120)).isPositive();
   }
 
   @Test

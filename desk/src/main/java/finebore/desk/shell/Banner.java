@@ -56,6 +56,14 @@ final class Banner extends HBox {
     setVisible(true);
   }
 
+  /** A button for a line. */
+  Button choice(String id, String words, Runnable action) {
+    Button button = new Button(words);
+    button.setId(id);
+    button.setOnAction(e -> action.run());
+    return button;
+  }
+
   void clear() {
     setVisible(false);
   }

@@ -119,29 +119,51 @@ final class JobFiles {
     open(file, () -> JobFile.read(file));
   }
 
+  private void open(Path file, Choice choice) {
+    open(file, () -> JobFile.read(file, choice));
+  }
+
   /** Reads a job. */
   private interface Read {
     JobDocument read() throws FileProblem;
   }
 
   private void open(Path file, Read read) {
+    said(
+        file,
+        () -> {
+          try {
+            JobDocument document = read.read();
+            if (mayLeave()) {
+              take(document, Optional.of(file));
+            }
+          } catch (NamedTwice e) {
+            banner.say(
+                session.words().say(e),
+                Kind.OFFER,
+                choice("take-first", "twice.first", () -> open(file, Choice.FIRST)),
+                choice("take-last", "twice.last", () -> open(file, Choice.LAST)),
+                choice("take-none", "twice.none", banner::clear));
+          }
+        });
+  }
+
+  /** Something that is done with a file. */
+  private interface Work {
+    void done() throws FileProblem;
+  }
+
+  /** Does something with a file and says what goes wrong; false where something does. */
+  private boolean said(Path file, Work work) {
     try {
-      JobDocument document = read.read();
-      if (mayLeave()) {
-        take(document, Optional.of(file));
-      }
-    } catch (NamedTwice e) {
-      banner.say(
-          session.words().say(e),
-          Kind.OFFER,
-          choice("take-first", "twice.first", () -> open(file, Choice.FIRST)),
-          choice("take-last", "twice.last", () -> open(file, Choice.LAST)),
-          choice("take-none", "twice.none", banner::clear));
+      work.done();
+      return true;
     } catch (FileProblem e) {
       banner.say(session.words().say(e), Kind.PROBLEM);
     } catch (RuleViolation e) {
       banner.say(session.words().say(FileProblem.within(file, e)), Kind.PROBLEM);
     }
+    return false;
   }
 
   boolean save() {
@@ -161,20 +183,20 @@ final class JobFiles {
   }
 
   private boolean saveTo(Path file) {
-    try {
-      takePicturesAlong(file);
-      session.save(file);
-      folder.keepRecent(file);
-      recovery.keep(session);
-      banner.clear();
-      return true;
-    } catch (ChangedUnderneath e) {
-      askOf(file);
-      return false;
-    } catch (FileProblem e) {
-      banner.say(session.words().say(e), Kind.PROBLEM);
-      return false;
-    }
+    return said(
+            file,
+            () -> {
+              takePicturesAlong(file);
+              try {
+                session.save(file);
+                folder.keepRecent(file);
+                recovery.keep(session);
+                banner.clear();
+              } catch (ChangedUnderneath e) {
+                askOf(file);
+              }
+            })
+        && !session.changed().get();
   }
 
   /** Somebody else has saved the job meanwhile: nothing is written until the user says how. */
@@ -182,57 +204,38 @@ final class JobFiles {
     banner.say(
         session.say("conflict.changed"),
         Kind.OFFER,
-        choice("conflict-merge", "conflict.merge", () -> merge(file)),
-        choice("conflict-reload", "conflict.reload", () -> reload(file)),
+        choice("conflict-merge", "conflict.merge", () -> said(file, () -> merge(file))),
+        choice("conflict-reload", "conflict.reload", () -> said(file, () -> reload(file))),
         choice("conflict-save-as", "conflict.saveAs", this::saveAs));
   }
 
-  private void open(Path file, Choice choice) {
-    open(file, () -> JobFile.read(file, choice));
-  }
-
   private Button choice(String id, String words, Runnable action) {
-    Button button = new Button(session.say(words));
-    button.setId(id);
-    button.setOnAction(e -> action.run());
-    return button;
+    return banner.choice(id, session.say(words), action);
   }
 
-  private void reload(Path file) {
-    try {
-      JobDocument theirs = JobFile.read(file);
-      session.takeTheirs(theirs, theirs.job());
-      banner.say(session.say("conflict.reloaded"), Kind.DONE);
-    } catch (FileProblem e) {
-      banner.say(session.words().say(e), Kind.PROBLEM);
-    } catch (RuleViolation e) {
-      banner.say(session.words().say(FileProblem.within(file, e)), Kind.PROBLEM);
-    }
+  private void reload(Path file) throws FileProblem {
+    JobDocument theirs = JobFile.read(file);
+    session.takeTheirs(theirs, theirs.job());
+    banner.say(session.say("conflict.reloaded"), Kind.DONE);
   }
 
-  private void merge(Path file) {
-    try {
-      JobDocument theirs = JobFile.read(file);
-      JobMerge merged = JobMerge.of(session.base(), session.job(), theirs.job());
-      String said = session.say("conflict.merged");
-      if (!merged.both().isEmpty()) {
-        Path kept = besides(file);
-        JobFile.write(theirs, kept);
-        said =
-            session.say(
-                "conflict.mergedBoth",
-                "what",
-                String.join(", ", merged.both().stream().map(session.words()::say).toList()),
-                "file",
-                kept.getFileName().toString());
-      }
-      session.takeTheirs(theirs, merged.job());
-      banner.say(said, Kind.DONE);
-    } catch (FileProblem e) {
-      banner.say(session.words().say(e), Kind.PROBLEM);
-    } catch (RuleViolation e) {
-      banner.say(session.words().say(FileProblem.within(file, e)), Kind.PROBLEM);
+  private void merge(Path file) throws FileProblem {
+    JobDocument theirs = JobFile.read(file);
+    JobMerge merged = JobMerge.of(session.base(), session.job(), theirs.job());
+    String said = session.say("conflict.merged");
+    if (!merged.both().isEmpty()) {
+      Path kept = besides(file);
+      JobFile.write(theirs, kept);
+      said =
+          session.say(
+              "conflict.mergedBoth",
+              "what",
+              String.join(", ", merged.both().stream().map(session.words()::say).toList()),
+              "file",
+              kept.getFileName().toString());
     }
+    session.takeTheirs(theirs, merged.job());
+    banner.say(said, Kind.DONE);
   }
 
   /** A name beside a job's that nothing has yet. */

@@ -15,8 +15,6 @@ import finebore.formats.JobLease.Holder;
 import finebore.words.Language;
 import java.io.File;
 import java.nio.file.Path;
-import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Optional;
 import javafx.application.Platform;
@@ -58,8 +56,6 @@ public final class MainWindow {
   private JobFiles files;
   private Optional<Welcome> welcome = Optional.empty();
   private Theme theme;
-  private static final DateTimeFormatter KEPT = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm");
-
   private double textScale;
 
   /** The window on a job; the job can be another later. */
@@ -436,68 +432,12 @@ public final class MainWindow {
 
   /** Offers work that earlier runs could not save, one after the other. */
   public void offer(Recovery.Found left) {
-    left.unreadable().stream()
-        .map(session.words()::say)
-        .reduce((a, b) -> a + "\n" + b)
-        .ifPresent(this::tell);
-    offerFrom(left.work());
+    new RecoveryOffer(session, recovery, banner, files::mayLeave, this::leaveJob).offer(left);
   }
 
-  private void offerFrom(List<Recovery.Lost> left) {
-    if (left.isEmpty()) {
-      return;
-    }
-    Recovery.Lost lost = left.getFirst();
-    List<Recovery.Lost> others = left.subList(1, left.size());
-    Button restore = new Button(session.say("recovery.take"));
-    restore.setId("recover");
-    restore.setOnAction(
-        e -> {
-          if (files.mayLeave()) {
-            banner.clear();
-            takeUp(lost);
-            offerFrom(others);
-          }
-        });
-    Button drop = new Button(session.say("recovery.drop"));
-    drop.setId("drop-recovery");
-    drop.setOnAction(
-        e -> {
-          recovery.discard(lost);
-          banner.clear();
-          offerFrom(others);
-        });
-    Button later = new Button(session.say("recovery.later"));
-    later.setId("later-recovery");
-    later.setOnAction(
-        e -> {
-          banner.clear();
-          offerFrom(others);
-        });
-    banner.say(
-        session.say(
-            "recovery.offer",
-            "job",
-            lost.document().job().name(),
-            "time",
-            KEPT.format(lost.written().atZone(ZoneId.systemDefault())),
-            "more",
-            others.size()),
-        Banner.Kind.OFFER,
-        restore,
-        drop,
-        later);
-  }
-
-  private void takeUp(Recovery.Lost lost) {
+  private void leaveJob() {
     endWelcome();
     bench.leave();
-    session.load(lost.document(), lost.file());
-    session.markUnsaved();
-    recovery.keep(session);
-    if (recovery.settle()) {
-      recovery.discard(lost);
-    }
   }
 
   /** Says something above the station. */
@@ -529,7 +469,7 @@ public final class MainWindow {
             "where",
             other.where(),
             "since",
-            KEPT.format(other.since().atZone(ZoneId.systemDefault()))),
+            Moments.text(other.since())),
         Banner.Kind.OFFER);
   }
 

@@ -35,7 +35,7 @@ class TableFuzzTest {
 
   @Test
   void damagedTablesAreTakenOrRefusedWithWords() {
-    assertThat(run(1, 1500)).isEmpty();
+    assertThat(run(1, 600)).isEmpty();
   }
 
   @Test
