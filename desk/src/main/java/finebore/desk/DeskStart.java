@@ -28,7 +28,7 @@ final class DeskStart {
    *
    * @param problem what is the matter with the last job, where something is
    */
-  private record Start(
+  record Start(
       JobSession session, Optional<Path> file, boolean welcome, Optional<FileProblem> problem) {}
 
   private static final Logger LOG = Logger.getLogger(DeskStart.class.getName());
@@ -91,7 +91,7 @@ final class DeskStart {
   }
 
   /** The last job that can be shown; the welcome where none can. What is wrong is said. */
-  private static Start lastJob(DeskFolder folder) {
+  static Start lastJob(DeskFolder folder) {
     Optional<FileProblem> problem = Optional.empty();
     for (Path file : folder.recent()) {
       try {

@@ -5,6 +5,7 @@ import java.nio.charset.CharacterCodingException;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.regex.Pattern;
 
 /**
  * Tables as text: read in whatever encoding other programs write them, and written so that no
@@ -14,6 +15,10 @@ public final class TableText {
 
   /** A table of readings is a few thousand rows. */
   private static final long MOST_BYTES = 32L << 20;
+
+  /** A number and at most a unit behind it: nothing that could be worked out. */
+  private static final Pattern FIGURE =
+      Pattern.compile("[-+]?[0-9.]+( ?[\\p{L}%\u00b0\u00b2\u00b3/]+)?");
 
   private TableText() {}
 
@@ -46,6 +51,11 @@ public final class TableText {
   /** A text as a cell: an apostrophe stands before what a spreadsheet would work out. */
   public static String cell(String text) {
     return text.matches("(?s)[=+\\-@\t\r'].*") ? "'" + text : text;
+  }
+
+  /** A figure with its unit, or a sentence, as a cell. */
+  public static Object figureOrText(Object value) {
+    return value instanceof String text && !FIGURE.matcher(text).matches() ? cell(text) : value;
   }
 
   /** The text that {@link #cell} made a cell of. */

@@ -45,6 +45,15 @@ class TableTextTest {
   }
 
   @Test
+  void figuresAreLeftAndFormulasAreNot() {
+    assertThat(TableText.figureOrText("-0.28 mm")).isEqualTo("-0.28 mm");
+    assertThat(TableText.figureOrText("+5.2")).isEqualTo("+5.2");
+    assertThat(TableText.figureOrText(-3.5)).isEqualTo(-3.5);
+    assertThat(TableText.figureOrText("-1+cmd|x")).isEqualTo("'-1+cmd|x");
+    assertThat(TableText.figureOrText("=HYPERLINK(1)")).isEqualTo("'=HYPERLINK(1)");
+  }
+
+  @Test
   void remarksThatLookLikeFormulasComeBackFromAnExport() throws Exception {
     FlowTest test = DEMO.bench().tests().getFirst().withName("=SUM(A1)");
     FlowTest noted = test.with(test.lifts().getFirst().withRemarks("-1 turn on the screw"));

@@ -3,6 +3,7 @@ package finebore.reports;
 import finebore.code.Message;
 import finebore.code.Term;
 import finebore.finding.Severity;
+import finebore.formats.TableText;
 import finebore.job.Job;
 import finebore.job.Overrule;
 import finebore.job.Plan;
@@ -214,7 +215,7 @@ public final class CutSheets {
     String port = group.seats().getFirst().place().port().key();
     GroupFindings findings = GroupFindings.of(group, practice);
     for (CutSheet.Step step : CutSheet.of(group).steps()) {
-      String tool = words.say(step.title());
+      Object tool = TableText.figureOrText(words.say(step.title()));
       for (CutSheet.Line one : step.lines()) {
         for (int k = 0; k < one.perSeat().size(); k++) {
           csv.printRecord(
@@ -223,7 +224,7 @@ public final class CutSheets {
               step.number(),
               tool,
               words.say(one.name()),
-              one.perSeat().get(k).map(words::term).orElse(""));
+              TableText.figureOrText(one.perSeat().get(k).map(words::term).orElse("")));
         }
       }
       for (var extra : List.of(step.check(), step.caution())) {
@@ -241,8 +242,8 @@ public final class CutSheets {
           said.seats(),
           place == 0 ? "" : place,
           words.name(said.severity()),
-          said.what(),
-          said.why());
+          TableText.figureOrText(said.what()),
+          TableText.figureOrText(said.why()));
     }
   }
 }

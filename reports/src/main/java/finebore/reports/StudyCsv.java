@@ -5,6 +5,7 @@ import finebore.cutting.Seating;
 import finebore.flow.FlowChange;
 import finebore.flow.LiftPoint;
 import finebore.flow.Loss;
+import finebore.formats.TableText;
 import finebore.practice.Finding;
 import finebore.reports.StudyFacts.OfSeat;
 import finebore.seat.ShownCut;
@@ -54,7 +55,14 @@ public final class StudyCsv {
   private void row(
       OfSeat seat, String section, String item, Object lift, Object value, String unit, Object more)
       throws IOException {
-    csv.printRecord(seat.place().label(), section, item, lift, value, unit, more);
+    csv.printRecord(
+        seat.place().label(),
+        section,
+        item,
+        lift,
+        TableText.figureOrText(value),
+        unit,
+        TableText.figureOrText(more));
   }
 
   private void seat(OfSeat seat) throws IOException {
