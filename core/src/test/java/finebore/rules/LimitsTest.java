@@ -29,6 +29,7 @@ import finebore.seat.Cut;
 import finebore.seat.Seat;
 import finebore.seat.ShownCut;
 import finebore.seat.ShownElement;
+import finebore.units.Dimension;
 import finebore.units.Unit;
 import finebore.units.Units;
 import finebore.valve.Pairing;
@@ -257,6 +258,18 @@ class LimitsTest {
     assertThat(unit.fromBase(unit.toBase(7))).isCloseTo(7, within(1e-12));
     assertThat(Unit.FAHRENHEIT.toBase(212)).isCloseTo(100, within(1e-12));
     assertThat(Unit.FAHRENHEIT.fromBase(100)).isCloseTo(212, within(1e-12));
+  }
+
+  @Test
+  void unitsAreKnownByTheirNames() {
+    assertThat(Unit.of(Dimension.FLOW))
+        .extracting(Unit::symbol)
+        .containsExactly("m3/s", "l/s", "cfm");
+    assertThat(Units.of("inch")).contains(Units.INCH);
+    assertThat(Units.of("mm").orElseThrow().other().key()).isEqualTo("inch");
+    assertThat(Units.INCH.other()).isEqualTo(Units.MM);
+    assertThat(Units.of("furlong")).isEmpty();
+    assertThat(Dimension.LENGTH.unit()).isEqualTo("mm");
   }
 
   @ParameterizedTest

@@ -18,6 +18,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
+import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -95,7 +96,7 @@ class JobFuzzTest {
         failed.add(seed + ": took more than 5 s");
       }
       if (askSchema && !outcome.equals("thrown")) {
-        boolean fits = schema.validate(text, InputFormat.JSON).isEmpty();
+        boolean fits = fits(text);
         boolean together =
             outcome.equals("file.within/place.rule") || outcome.equals("file.namedTwice");
         if (fits != outcome.equals("opened") && !(fits && together)) {
@@ -107,6 +108,15 @@ class JobFuzzTest {
                   + outcome
                   + said(text));
         }
+      }
+    }
+
+    /** The validator itself gives up on whole numbers past its own bounds; no file needs those. */
+    private boolean fits(String text) {
+      try {
+        return schema.validate(text, InputFormat.JSON).isEmpty();
+      } catch (JacksonException e) {
+        return false;
       }
     }
 
