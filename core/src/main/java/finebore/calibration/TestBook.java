@@ -40,10 +40,13 @@ public record TestBook(Job job, Map<Integer, ReducedTest> reduced, Map<String, N
   /** The same, of a job that has mostly the tests of one before: those are not reduced again. */
   public static TestBook of(Job job, Optional<TestBook> before) {
     double depression = job.test().depressionPa();
+    Optional<TestBook> same = before.filter(b -> b.job().test().depressionPa() == depression);
+    Optional<TestBook> whole = same.filter(b -> b.job().bench() == job.bench());
+    if (whole.isPresent()) {
+      return new TestBook(job, whole.get().reduced(), whole.get().noises());
+    }
     Map<Integer, ReducedTest> known =
-        before
-            .filter(b -> b.job().test().depressionPa() == depression)
-            .filter(b -> b.job().bench().ranges().equals(job.bench().ranges()))
+        same.filter(b -> b.job().bench().ranges().equals(job.bench().ranges()))
             .map(TestBook::reduced)
             .orElse(Map.of());
     Map<Integer, ReducedTest> reduced = new HashMap<>();

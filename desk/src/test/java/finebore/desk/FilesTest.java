@@ -213,6 +213,18 @@ class FilesTest {
   }
 
   @Test
+  void anUnchangedJobDoesNotWriteOverTheirsEither() throws Exception {
+    Path file = folder.resolve("unchanged" + JobFile.EXTENSION);
+    desk.picks.save = Optional.of(file);
+    desk.press(KeyCode.CONTROL).type(KeyCode.S).release(KeyCode.CONTROL);
+    JobDocument theirs = JobFile.read(file);
+    JobFile.write(theirs.withJob(theirs.job().withPurpose("theirs")), file);
+    desk.press(KeyCode.CONTROL).type(KeyCode.S).release(KeyCode.CONTROL);
+    assertThat(desk.text("#banner-text")).contains("Somebody else has saved this job");
+    assertThat(JobFile.read(file).job().purpose()).isEqualTo("theirs");
+  }
+
+  @Test
   void theirsIsTakenAndMineComesBackByUndo() throws Exception {
     changedByBoth();
     desk.clickOn("#conflict-reload");

@@ -69,9 +69,13 @@ record Node(JsonNode json, String path) {
     return json.stringValue();
   }
 
+  /** Whatever number stands here; infinite past what a double holds, NaN where none stands. */
+  private double value() {
+    return json == null || !json.isNumber() ? Double.NaN : json.decimalValue().doubleValue();
+  }
+
   double number() {
-    double value =
-        json == null || !json.isNumber() ? Double.NaN : json.decimalValue().doubleValue();
+    double value = value();
     if (!Double.isFinite(value)) {
       throw misfit("number");
     }
@@ -79,8 +83,7 @@ record Node(JsonNode json, String path) {
   }
 
   int whole() {
-    double value =
-        json == null || !json.isNumber() ? Double.NaN : json.decimalValue().doubleValue();
+    double value = value();
     if (value != Math.rint(value) || Math.abs(value) > Integer.MAX_VALUE) {
       throw misfit("whole");
     }

@@ -158,6 +158,8 @@ final class JobFiles {
     try {
       work.done();
       return true;
+    } catch (ChangedUnderneath e) {
+      askOf(file);
     } catch (FileProblem e) {
       banner.say(session.words().say(e), Kind.PROBLEM);
     } catch (RuleViolation e) {
@@ -184,19 +186,14 @@ final class JobFiles {
 
   private boolean saveTo(Path file) {
     return said(
-            file,
-            () -> {
-              takePicturesAlong(file);
-              try {
-                session.save(file);
-                folder.keepRecent(file);
-                recovery.keep(session);
-                banner.clear();
-              } catch (ChangedUnderneath e) {
-                askOf(file);
-              }
-            })
-        && !session.changed().get();
+        file,
+        () -> {
+          takePicturesAlong(file);
+          session.save(file);
+          folder.keepRecent(file);
+          recovery.keep(session);
+          banner.clear();
+        });
   }
 
   /** Somebody else has saved the job meanwhile: nothing is written until the user says how. */

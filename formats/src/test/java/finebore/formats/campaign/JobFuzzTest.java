@@ -12,10 +12,7 @@ import finebore.formats.FileProblem;
 import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
 import java.io.InputStream;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.TreeMap;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import tools.jackson.core.JacksonException;
@@ -46,8 +43,7 @@ class JobFuzzTest {
   private static final class Campaign {
     private final long from;
     private final Schema schema;
-    private final Map<String, Integer> outcomes = new TreeMap<>();
-    private final List<String> failed = new ArrayList<>();
+    private final Tally tally = new Tally();
 
     Campaign(long from) throws Exception {
       this.from = from;
@@ -72,42 +68,31 @@ class JobFuzzTest {
         }
         one(from + k, text, tree && k < toSchema * 4 / 3);
       }
-      System.out.println("damaged job files: " + files + ", " + outcomes + ", failed " + failed);
-      return failed;
+      return tally.tell("damaged job files", files);
     }
 
     private void one(long seed, String text, boolean askSchema) {
-      long began = System.nanoTime();
-      String outcome;
-      try {
-        JobDocument document = JobFile.parse(text, "x");
-        outcome = "opened";
-        if (!JobFile.parse(JobFile.text(document), "x").job().equals(document.job())) {
-          failed.add(seed + ": not written as it was read");
-        }
-      } catch (FileProblem e) {
-        outcome = code(e.problem());
-      } catch (RuntimeException | StackOverflowError e) {
-        failed.add(seed + ": " + e);
-        outcome = "thrown";
-      }
-      outcomes.merge(outcome, 1, Integer::sum);
-      if (System.nanoTime() - began > 5_000_000_000L) {
-        failed.add(seed + ": took more than 5 s");
-      }
-      if (askSchema && !outcome.equals("thrown")) {
+      String outcome = tally.take(seed, () -> opened(seed, text));
+      if (askSchema && !outcome.equals(Tally.THROWN)) {
         boolean fits = fits(text);
         boolean together =
             outcome.equals("file.within/place.rule") || outcome.equals("file.namedTwice");
         if (fits != outcome.equals("opened") && !(fits && together)) {
-          failed.add(
-              seed
-                  + ": schema "
-                  + (fits ? "takes" : "refuses")
-                  + ", reader: "
-                  + outcome
-                  + said(text));
+          tally.fail(
+              seed, "schema " + (fits ? "takes" : "refuses") + ", reader: " + outcome + said(text));
         }
+      }
+    }
+
+    private String opened(long seed, String text) throws FileProblem {
+      try {
+        JobDocument document = JobFile.parse(text, "x");
+        if (!JobFile.parse(JobFile.text(document), "x").job().equals(document.job())) {
+          tally.fail(seed, "not written as it was read");
+        }
+        return "opened";
+      } catch (FileProblem e) {
+        return code(e.problem());
       }
     }
 

@@ -10,10 +10,7 @@ import finebore.formats.TestExport;
 import finebore.formats.TestImport;
 import finebore.formats.TestTaking;
 import finebore.job.Job;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.TreeMap;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
@@ -45,27 +42,12 @@ class TableFuzzTest {
   }
 
   private static List<String> run(long from, int tables) {
-    Map<String, Integer> outcomes = new TreeMap<>();
-    List<String> failed = new ArrayList<>();
+    Tally tally = new Tally();
     for (long seed = from; seed < from + tables; seed++) {
       String text = new Mutations(seed).damage(TABLES.get((int) (seed % TABLES.size())));
-      long began = System.nanoTime();
-      String outcome;
-      try {
-        outcome = taken(text);
-      } catch (FileProblem e) {
-        outcome = e.problem().code();
-      } catch (RuntimeException | StackOverflowError e) {
-        failed.add(seed + ": " + e);
-        outcome = "thrown";
-      }
-      outcomes.merge(outcome, 1, Integer::sum);
-      if (System.nanoTime() - began > 5_000_000_000L) {
-        failed.add(seed + ": took more than 5 s");
-      }
+      tally.take(seed, () -> taken(text));
     }
-    System.out.println("damaged tables: " + tables + ", " + outcomes + ", failed " + failed);
-    return failed;
+    return tally.tell("damaged tables", tables);
   }
 
   private static String taken(String text) throws FileProblem {
