@@ -1,0 +1,123 @@
+package finebore.benchmarks.air;
+
+import finebore.flow.Gate;
+import finebore.flow.field.AirFlow;
+import finebore.flow.field.AirNotSolved;
+import finebore.flow.field.AirQuestion;
+import finebore.flow.field.AirSolver;
+import finebore.flow.field.Fineness;
+import finebore.flow.field.Turbulence;
+import finebore.section.Profile;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/**
+ * Solves the air of random seats and writes it down: {@code FOLDER FROM TO [FINENESS]}.
+ *
+ * <p>{@code solved.csv} gets a row for each shape, lift and closure, {@code shapes.csv} the walls.
+ * What is there already is not done again, so a run can be stopped and go on.
+ */
+public final class AirData {
+
+  /** Lifts over head diameter. */
+  private static final double[] LIFTS = {0.03, 0.05, 0.08, 0.12, 0.18, 0.25};
+
+  private AirData() {}
+
+  /** Runs. */
+  public static void main(String[] arguments) throws IOException {
+    Path folder = Path.of(arguments[0]);
+    int from = Integer.parseInt(arguments[1]);
+    int to = Integer.parseInt(arguments[2]);
+    Fineness fineness = arguments.length > 3 ? Fineness.valueOf(arguments[3]) : Fineness.COARSE;
+    Path solved = folder.resolve("solved.csv");
+    Path shapes = folder.resolve("shapes.csv");
+    Set<String> done = new HashSet<>();
+    if (Files.exists(solved)) {
+      for (String line : Files.readAllLines(solved)) {
+        done.add(String.join(",", List.of(line.split(",")).subList(0, 5)));
+      }
+    } else {
+      Files.createDirectories(folder);
+      append(
+          solved,
+          "shape,direction,lift_over_head,closure,fineness,head_mm,gate_mm2,gap_mm,"
+              + "area_mm2,jet_deg,rounds,momentum_left,unrest,seconds,why_not");
+      append(shapes, "shape,wall,points_mm");
+    }
+    for (int number = from; number < to; number++) {
+      RandomSeat shape = RandomSeat.of(number);
+      boolean begun = false;
+      for (double lift : LIFTS) {
+        for (Turbulence turbulence : Turbulence.values()) {
+          String key =
+              String.format(
+                  Locale.ROOT,
+                  "%d,%s,%.3f,%s,%s",
+                  number,
+                  shape.direction(),
+                  lift,
+                  turbulence,
+                  fineness);
+          if (!done.contains(key)) {
+            append(solved, key + "," + row(shape, lift, turbulence, fineness));
+            begun = true;
+          }
+        }
+      }
+      if (begun) {
+        double rest = shape.fit().restMm().orElseThrow();
+        append(shapes, number + ",head," + points(shape.wall()));
+        append(shapes, number + ",valve," + points(shape.fit().valve().profile().raised(rest)));
+      }
+    }
+  }
+
+  private static String row(
+      RandomSeat shape, double liftOverHead, Turbulence turbulence, Fineness fineness) {
+    double head = shape.fit().pairing().valve().headDiameterMm();
+    Profile valve = shape.fit().valveAt(liftOverHead * head);
+    AirQuestion question =
+        new AirQuestion(shape.wall(), valve, head / 2, shape.direction(), turbulence, fineness);
+    double gate = Gate.between(shape.wall(), valve).areaMm2();
+    long begin = System.nanoTime();
+    String start = String.format(Locale.ROOT, "%.3f,%.4f,%.4f,", head, gate, question.gapMm());
+    try {
+      AirFlow flow = AirSolver.solve(question);
+      return start
+          + String.format(
+              Locale.ROOT,
+              "%.4f,%.1f,%d,%.1e,%.1e,%.2f,",
+              flow.effectiveAreaMm2(),
+              flow.jetAngleDeg(),
+              flow.settled().rounds(),
+              flow.settled().momentumLeft(),
+              flow.settled().unrest(),
+              (System.nanoTime() - begin) * 1e-9);
+    } catch (AirNotSolved notSolved) {
+      return start
+          + String.format(
+              Locale.ROOT,
+              ",,,,,%.2f,%s",
+              (System.nanoTime() - begin) * 1e-9,
+              notSolved.getMessage());
+    }
+  }
+
+  private static String points(Profile profile) {
+    return profile.points().stream()
+        .map(p -> String.format(Locale.ROOT, "%.5f %.5f", p.r(), p.z()))
+        .collect(Collectors.joining(";"));
+  }
+
+  private static void append(Path file, String line) throws IOException {
+    Files.writeString(file, line + "\n", StandardOpenOption.CREATE, StandardOpenOption.APPEND);
+  }
+}

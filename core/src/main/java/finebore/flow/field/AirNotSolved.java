@@ -1,0 +1,30 @@
+package finebore.flow.field;
+
+/** The air through a section could not be worked out; says why. */
+public final class AirNotSolved extends RuntimeException {
+
+  private static final long serialVersionUID = 1L;
+
+  /** What stood in the way. */
+  public enum Why {
+    /** The valve closes the way, or nearly. */
+    NO_WAY,
+    /** Grid lines cross in a corner of the section. */
+    GRID_FOLDS,
+    /** The flow did not settle. */
+    NOT_SETTLED,
+    /** It was told to stop. */
+    STOPPED
+  }
+
+  private final Why why;
+
+  public AirNotSolved(Why why, String detail) {
+    super(why + ": " + detail);
+    this.why = why;
+  }
+
+  public Why why() {
+    return why;
+  }
+}
