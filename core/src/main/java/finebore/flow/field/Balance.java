@@ -112,8 +112,7 @@ final class Balance {
     double share = mesh.share[k];
     double radius = mesh.radius[k];
     double mu = s.viscosity + s.eddy[a] + share * (s.eddy[b] - s.eddy[a]);
-    double square = nr * nr + nz * nz;
-    double through = square / (nr * dr + nz * dz);
+    double through = mesh.through[k];
     double spread = mu * radius * through;
     double flow = s.flow[k];
     double toA = spread + Math.max(0, -flow);
@@ -248,7 +247,7 @@ final class Balance {
       double nz = mesh.normalZ[k];
       double dr = mesh.wayR[k];
       double dz = mesh.wayZ[k];
-      double through = s.density * mesh.radius[k] * (nr * nr + nz * nz) / (nr * dr + nz * dz);
+      double through = s.density * mesh.radius[k] * mesh.through[k];
       double pull = this.pull[a] + share * (this.pull[b] - this.pull[a]);
       double fu = s.u[a] + share * (s.u[b] - s.u[a]);
       double fw = s.w[a] + share * (s.w[b] - s.w[a]);

@@ -28,6 +28,9 @@ final class ConformalMap {
 
   private static final double AT_CORNER = 0.12;
 
+  /** The same beside a corner that stands out into the air: the stream is fast there. */
+  private static final double AT_EDGE = 0.02;
+
   private final Trace inner;
   private final Trace outer;
   private final Trace port;
@@ -128,8 +131,8 @@ final class ConformalMap {
       potentialKnown[k] = true;
     }
     double[] found = solve(elements, known, potentialKnown);
-    Trace outer = side(space.outer().points(), elements, found, first[0], first[1], false);
-    Trace inner = side(space.inner().points(), elements, found, first[2], first[3], true);
+    Trace outer = side(space.outer(), elements, found, first[0], first[1], false);
+    Trace inner = side(space.inner(), elements, found, first[2], first[3], true);
     double[] flux = new double[1];
     Trace far = end(farEnd, elements, found, first[1], first[2], true, flux);
     double outwards = flux[0];
@@ -159,9 +162,12 @@ final class ConformalMap {
         Point here = a.toward(b, at / whole);
         double clear = other.isEmpty() ? whole : distance(here, other);
         double step = TO_OTHER_SIDE * clear;
-        double corner = Math.min(at, whole - at);
-        step = Math.min(step, AT_CORNER * Math.min(whole, clear) + TO_CORNER * corner);
-        step = Math.max(step, whole / 60);
+        double room = Math.min(whole, clear);
+        double before = (standsOut(edge, k) ? AT_EDGE : AT_CORNER) * room + TO_CORNER * at;
+        double after =
+            (standsOut(edge, k + 1) ? AT_EDGE : AT_CORNER) * room
+                + TO_CORNER / (1 + TO_CORNER) * (whole - at);
+        step = Math.max(Math.min(step, Math.min(before, after)), whole / 80);
         at += step;
         places.add(at);
       }
@@ -173,6 +179,21 @@ final class ConformalMap {
       }
     }
   }
+
+  /** Whether metal stands out into the air at a corner; the air lies on the left of the edge. */
+  private static boolean standsOut(List<Point> edge, int k) {
+    if (k == 0 || k == edge.size() - 1) {
+      return false;
+    }
+    Point a = edge.get(k - 1);
+    Point b = edge.get(k);
+    Point c = edge.get(k + 1);
+    double cross = (b.r() - a.r()) * (c.z() - b.z()) - (b.z() - a.z()) * (c.r() - b.r());
+    return cross < -SHARP * a.distanceTo(b) * b.distanceTo(c);
+  }
+
+  /** Sine of a turn that makes a corner stand out. */
+  private static final double SHARP = 0.3;
 
   private static double distance(Point p, List<Point> line) {
     double least = Double.MAX_VALUE;
@@ -232,24 +253,88 @@ final class ConformalMap {
     return x.toArray();
   }
 
+  /**
+   * How the potential grows along a side. Beside a corner of angle a in the air it goes with the
+   * distance to the power of pi / a; elements are too few there to show it.
+   */
   private static Trace side(
-      List<Point> points, List<Element> elements, double[] found, int from, int to, boolean back) {
+      AirSpace.Side side, List<Element> elements, double[] found, int from, int to, boolean back) {
     int n = to - from;
-    double[] lengths = new double[n + 2];
-    double[] values = new double[n + 2];
+    double[] middles = new double[n];
+    double[] potentials = new double[n];
     double at = 0;
-    double least = 0;
     for (int k = 0; k < n; k++) {
       int e = back ? to - 1 - k : from + k;
       double length = elements.get(e).length();
-      lengths[k + 1] = at + length / 2;
-      least = Math.max(least + 1e-9, Math.min(found[e], 1));
-      values[k + 1] = least;
+      middles[k] = at + length / 2;
+      potentials[k] = found[e];
       at += length;
     }
-    lengths[n + 1] = at;
-    values[n + 1] = Math.max(1, least + 1e-9);
-    return trace(points, lengths, values);
+    double[] corners = side.lengths();
+    List<double[]> samples = new ArrayList<>();
+    samples.add(new double[] {0, 0});
+    int k = 0;
+    for (int c = 1; c < corners.length; c++) {
+      double end = c == corners.length - 1 ? Double.MAX_VALUE : corners[c];
+      for (; k < n && middles[k] < end; k++) {
+        samples.add(new double[] {middles[k], potentials[k]});
+      }
+      if (c < corners.length - 1 && k >= 2 && k < n - 1) {
+        double angle = Math.PI + (back ? 1 : -1) * side.turnAt(c);
+        double power = Math.PI / Math.clamp(angle, 0.2 * Math.PI, 2 * Math.PI);
+        double[] s = {
+          corners[c] - middles[k - 2],
+          corners[c] - middles[k - 1],
+          middles[k] - corners[c],
+          middles[k + 1] - corners[c]
+        };
+        double before = atCorner(s[1], potentials[k - 1], s[0], potentials[k - 2], power);
+        double after = atCorner(s[2], potentials[k], s[3], potentials[k + 1], power);
+        double corner =
+            Math.clamp(
+                (before + after) / 2,
+                potentials[k - 1],
+                Math.max(potentials[k - 1], potentials[k]));
+        for (double t : TOWARD_CORNER) {
+          samples.add(
+              new double[] {
+                corners[c] - t * s[1], corner + (potentials[k - 1] - corner) * Math.pow(t, power)
+              });
+        }
+        samples.add(new double[] {corners[c], corner});
+        for (int q = TOWARD_CORNER.length - 1; q >= 0; q--) {
+          double t = TOWARD_CORNER[q];
+          samples.add(
+              new double[] {
+                corners[c] + t * s[2], corner + (potentials[k] - corner) * Math.pow(t, power)
+              });
+        }
+      }
+    }
+    samples.add(new double[] {at, 1});
+    double[] lengths = new double[samples.size()];
+    double[] values = new double[samples.size()];
+    for (int q = 1; q < lengths.length; q++) {
+      lengths[q] = samples.get(q)[0];
+      values[q] = Math.max(samples.get(q)[1], values[q - 1] + LEAST);
+    }
+    double last = values[lengths.length - 1];
+    for (int q = 1; q < lengths.length; q++) {
+      values[q] /= last;
+    }
+    return trace(side.points(), lengths, values);
+  }
+
+  /** Where the potential is told on the way from an element to a corner, as shares of that way. */
+  private static final double[] TOWARD_CORNER = {0.7, 0.45, 0.25, 0.1, 0.03};
+
+  /** Least growth of the potential from place to place. */
+  private static final double LEAST = 1e-10;
+
+  private static double atCorner(double s1, double v1, double s2, double v2, double power) {
+    double p1 = Math.pow(s1, power);
+    double p2 = Math.pow(s2, power);
+    return (v1 * p2 - v2 * p1) / (p2 - p1);
   }
 
   private static Trace end(

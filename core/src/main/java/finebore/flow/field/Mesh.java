@@ -23,6 +23,9 @@ final class Mesh {
     DRAWN
   }
 
+  /** Cosine below which a line that crosses a face slantwise counts as no more slanted. */
+  private static final double SLANTED = 0.3;
+
   final int along;
   final int across;
   final int cells;
@@ -44,6 +47,9 @@ final class Mesh {
   final double[] normalR;
   final double[] normalZ;
   final double[] radius;
+
+  /** Length of the face over the way between its cells, as square to it as the lines are. */
+  final double[] through;
 
   /** Share of the second cell in a value on the face; way from cell to cell. */
   final double[] share;
@@ -109,6 +115,7 @@ final class Mesh {
     normalR = new double[faces];
     normalZ = new double[faces];
     radius = new double[faces];
+    through = new double[faces];
     share = new double[faces];
     wayR = new double[faces];
     wayZ = new double[faces];
@@ -198,6 +205,10 @@ final class Mesh {
     toZ[k] = fz - z[b];
     wayR[k] = r[b] - r[a];
     wayZ[k] = z[b] - z[a];
+    double square = normalR[k] * normalR[k] + normalZ[k] * normalZ[k];
+    double way = Math.sqrt(wayR[k] * wayR[k] + wayZ[k] * wayZ[k]);
+    double onto = normalR[k] * wayR[k] + normalZ[k] * wayZ[k];
+    through[k] = square / Math.max(onto, SLANTED * Math.sqrt(square) * way);
     double near = Math.abs(fromR[k] * normalR[k] + fromZ[k] * normalZ[k]);
     double beyond = Math.abs(toR[k] * normalR[k] + toZ[k] * normalZ[k]);
     share[k] = near / (near + beyond);

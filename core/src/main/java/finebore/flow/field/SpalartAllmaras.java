@@ -90,12 +90,9 @@ final class SpalartAllmaras implements Closure {
     Mesh mesh = s.mesh;
     int a = mesh.from[k];
     int b = mesh.to[k];
-    double nr = mesh.normalR[k];
-    double nz = mesh.normalZ[k];
     double share = mesh.share[k];
-    double through = (nr * nr + nz * nz) / (nr * mesh.wayR[k] + nz * mesh.wayZ[k]);
     double carried = s.carried[a] + share * (s.carried[b] - s.carried[a]);
-    double spread = (air + carried) / SIGMA * mesh.radius[k] * through;
+    double spread = (air + carried) / SIGMA * mesh.radius[k] * mesh.through[k];
     double flow = s.flow[k] / s.density;
     double toA = spread + Math.max(0, -flow);
     double toB = spread + Math.max(0, flow);
