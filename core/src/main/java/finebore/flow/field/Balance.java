@@ -111,7 +111,7 @@ final class Balance {
     double dz = mesh.wayZ[k];
     double share = mesh.share[k];
     double radius = mesh.radius[k];
-    double mu = s.viscosity + s.eddy[a] + share * (s.eddy[b] - s.eddy[a]);
+    double mu = s.viscosity + s.faceEddy[k];
     double through = mesh.through[k];
     double spread = mu * radius * through;
     double flow = s.flow[k];

@@ -19,7 +19,9 @@ final class EvenViscosity implements Closure {
 
   @Override
   public void update(Stream stream) {
-    java.util.Arrays.fill(stream.eddy, stream.density * stream.speed * gap / REYNOLDS);
+    double eddy = stream.density * stream.speed * gap / REYNOLDS;
+    java.util.Arrays.fill(stream.eddy, eddy);
+    java.util.Arrays.fill(stream.faceEddy, eddy);
     Closure.plainWalls(stream);
   }
 }

@@ -57,10 +57,30 @@ final class SpalartAllmaras implements Closure {
     }
     for (int c = 0; c < s.mesh.cells; c++) {
       s.carried[c] = Math.max(s.carried[c], 1e-3 * air);
-      double x = s.carried[c] / air;
-      double cube = x * x * x;
-      s.eddy[c] = s.density * s.carried[c] * cube / (cube + CV1 * CV1 * CV1);
+      s.eddy[c] = s.density * eddy(s.carried[c], air);
     }
+    for (int k = 0; k < s.mesh.faces; k++) {
+      s.faceEddy[k] = between(s, s.mesh.from[k], s.mesh.to[k], air) - s.viscosity;
+    }
+  }
+
+  /**
+   * Viscosity that a layer between two cells has as a whole. What is carried grows evenly off a
+   * wall, the eddy viscosity far from evenly, and layers resist one after the other: their slips
+   * add up (Simpson's rule on 1 / viscosity).
+   */
+  private static double between(Stream s, int a, int b, double air) {
+    double middle = s.density * eddy((s.carried[a] + s.carried[b]) / 2, air);
+    return 6
+        / (1 / (s.viscosity + s.eddy[a])
+            + 4 / (s.viscosity + middle)
+            + 1 / (s.viscosity + s.eddy[b]));
+  }
+
+  private static double eddy(double carried, double air) {
+    double x = carried / air;
+    double cube = x * x * x;
+    return carried * cube / (cube + CV1 * CV1 * CV1);
   }
 
   private void assemble(Stream s, double air) {

@@ -25,6 +25,9 @@ final class Stream {
   /** Eddy viscosity in the cells, Pa s. */
   final double[] eddy;
 
+  /** Eddy viscosity on the faces between cells, Pa s. */
+  final double[] faceEddy;
+
   /** Mass through each face a second, from its first cell to its second; and out of each edge. */
   final double[] flow;
 
@@ -56,6 +59,7 @@ final class Stream {
     p = new double[cells];
     eddy = new double[cells];
     carried = new double[cells];
+    faceEddy = new double[mesh.faces];
     flow = new double[mesh.faces];
     edgeFlow = new double[mesh.edges];
     edgeP = new double[mesh.edges];
