@@ -3,6 +3,7 @@ module finebore.reports {
   requires transitive finebore.words;
   requires org.apache.commons.csv;
   requires tools.jackson.databind;
+  requires java.desktop;
 
   exports finebore.reports;
 }

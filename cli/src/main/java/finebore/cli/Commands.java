@@ -14,6 +14,7 @@ import picocli.CommandLine.Command;
     version = "Fine Bore 0.1.0",
     subcommands = {
       StudyCommand.class,
+      AirCommand.class,
       BenchCommand.class,
       ImportCommand.class,
       CutSheetCommand.class,

@@ -4,6 +4,9 @@ import finebore.cutting.Seating;
 import finebore.flow.Calibration;
 import finebore.flow.FlowCurve;
 import finebore.flow.Losses;
+import finebore.flow.field.AirQuestion;
+import finebore.flow.field.Fineness;
+import finebore.flow.field.Turbulence;
 import finebore.seat.SeatSection;
 import finebore.section.Profile;
 import finebore.valve.Pairing;
@@ -79,6 +82,17 @@ public record SeatStudy(
   /** The valve's wall lifted off its seat. */
   public Profile valveAt(double liftMm) {
     return fit.valveAt(liftMm);
+  }
+
+  /** The air between valve and seat at a lift above 0, to be solved. */
+  public AirQuestion airAt(double liftMm, Turbulence turbulence, Fineness fineness) {
+    return new AirQuestion(
+        seat().profile(),
+        valveAt(liftMm),
+        pairing().valve().headDiameterMm() / 2,
+        setting.direction(),
+        turbulence,
+        fineness);
   }
 
   /** Gate, effective area and losses at any lift above 0, as the curve has them at its lifts. */

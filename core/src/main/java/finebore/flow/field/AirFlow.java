@@ -1,6 +1,7 @@
 package finebore.flow.field;
 
 import finebore.section.Point;
+import java.util.Optional;
 
 /**
  * The air between a lifted valve and its seat, worked out.
@@ -98,6 +99,44 @@ public final class AirFlow {
   public double totalPressure(int i, int j) {
     double speed = speed(i, j);
     return pressure(i, j) + 0.5 * AirSolver.DENSITY * speed * speed;
+  }
+
+  /** Share of the pressure lost on the way to a cell, 0 to 1; air drawn in from outside is none. */
+  public double lost(int i, int j) {
+    double given = AirSolver.DENSITY / 2 * AirSolver.SPEED * AirSolver.SPEED;
+    boolean in = question.direction() == finebore.flow.Direction.INTAKE;
+    double left = in ? totalPressure(i, j) / given : 1 + totalPressure(i, j) / given;
+    return Math.clamp(1 - left, 0, 1);
+  }
+
+  /**
+   * The cell a point lies in.
+   *
+   * @return its places along and across; empty where there is no air
+   */
+  public Optional<int[]> cellAt(Point p) {
+    for (int i = 0; i < along(); i++) {
+      for (int j = 0; j < across(); j++) {
+        if (holds(i, j, p)) {
+          return Optional.of(new int[] {i, j});
+        }
+      }
+    }
+    return Optional.empty();
+  }
+
+  private boolean holds(int i, int j, Point p) {
+    Point[] corners = {corner(i, j), corner(i, j + 1), corner(i + 1, j + 1), corner(i + 1, j)};
+    boolean inside = false;
+    for (int k = 0; k < 4; k++) {
+      Point a = corners[k];
+      Point b = corners[(k + 1) % 4];
+      if (a.z() > p.z() != b.z() > p.z()
+          && p.r() < a.r() + (p.z() - a.z()) / (b.z() - a.z()) * (b.r() - a.r())) {
+        inside = !inside;
+      }
+    }
+    return inside;
   }
 
   /**

@@ -310,7 +310,7 @@ final class Balance {
       double give = k < mesh.acrossFaces ? matrix.east[a] : matrix.north[a];
       s.flow[k] += give * (correction[a] - correction[b]);
     }
-    s.slopes(correction, s.pr, s.pz);
+    s.push(correction, s.pr, s.pz);
     for (int k = 0; k < mesh.edges; k++) {
       int c = mesh.edgeCell[k];
       if (mesh.edge[k] == Mesh.Edge.OPEN) {
@@ -322,8 +322,7 @@ final class Balance {
         // Air drawn in from rest has spent pressure on its speed.
         s.edgeP[k] = -0.5 * s.density * speed * speed;
       } else {
-        s.pr[c] += correction[c] / mesh.area[c] * mesh.edgeNormalR[k];
-        s.pz[c] += correction[c] / mesh.area[c] * mesh.edgeNormalZ[k];
+        s.edgePush(k, correction[c], s.pr, s.pz);
       }
     }
     for (int c = 0; c < mesh.cells; c++) {

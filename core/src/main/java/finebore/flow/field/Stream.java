@@ -163,12 +163,44 @@ final class Stream {
         edgeP[k] = p[c] + pr[c] * (mesh.edgeR[k] - mesh.r[c]) + pz[c] * (mesh.edgeZ[k] - mesh.z[c]);
       }
     }
-    slopes(p, pr, pz);
+    push(p, pr, pz);
     for (int k = 0; k < mesh.edges; k++) {
-      int c = mesh.edgeCell[k];
-      pr[c] += edgeP[k] / mesh.area[c] * mesh.edgeNormalR[k];
-      pz[c] += edgeP[k] / mesh.area[c] * mesh.edgeNormalZ[k];
+      edgePush(k, edgeP[k], pr, pz);
     }
+  }
+
+  /**
+   * What a pressure in the cells pushes each with, a cubic metre: exactly what their neighbours get
+   * the other way, so that no momentum is lost between them. Faces at the edge are still missing.
+   */
+  void push(double[] v, double[] alongR, double[] alongZ) {
+    java.util.Arrays.fill(alongR, 0);
+    java.util.Arrays.fill(alongZ, 0);
+    for (int k = 0; k < mesh.faces; k++) {
+      int a = mesh.from[k];
+      int b = mesh.to[k];
+      double value = (v[a] + mesh.share[k] * (v[b] - v[a])) * mesh.radius[k];
+      double r = value * mesh.normalR[k];
+      double z = value * mesh.normalZ[k];
+      alongR[a] += r;
+      alongZ[a] += z;
+      alongR[b] -= r;
+      alongZ[b] -= z;
+    }
+    for (int c = 0; c < mesh.cells; c++) {
+      double inverse = 1 / mesh.volume[c];
+      // The sides of the slice push outward.
+      alongR[c] = (alongR[c] - (mesh.round ? v[c] * mesh.area[c] : 0)) * inverse;
+      alongZ[c] *= inverse;
+    }
+  }
+
+  /** Adds what a pressure on a face at the edge pushes its cell with. */
+  void edgePush(int k, double value, double[] alongR, double[] alongZ) {
+    int c = mesh.edgeCell[k];
+    double push = value * mesh.edgeRadius[k] / mesh.volume[c];
+    alongR[c] += push * mesh.edgeNormalR[k];
+    alongZ[c] += push * mesh.edgeNormalZ[k];
   }
 
   /** The part of the slopes that comes from faces between cells. */

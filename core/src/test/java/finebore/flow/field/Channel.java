@@ -80,6 +80,16 @@ final class Channel {
         List.of());
   }
 
+  /** Feeds a parabola: air that has come a long way through a smooth pipe. */
+  Channel fedByPipe(double radius) {
+    for (int j = 0; j < mesh.across; j++) {
+      int k = 2 * mesh.along + j;
+      double share = mesh.edgeR[k] / radius;
+      stream.edgeFlow[k] *= 2 * (1 - share * share);
+    }
+    return this;
+  }
+
   Channel settle(double enough, int most) {
     for (int k = 0; k < most; k++) {
       closure.update(stream);
@@ -89,6 +99,15 @@ final class Channel {
       }
     }
     throw new AssertionError("not settled: momentum " + balance.momentumLeft() / (fed * speed));
+  }
+
+  /** Some rounds, settled or not: for what only grows slowly. */
+  Channel rounds(int count) {
+    for (int k = 0; k < count; k++) {
+      closure.update(stream);
+      balance.round();
+    }
+    return this;
   }
 
   double momentumLeft() {

@@ -1,0 +1,160 @@
+package finebore.flow.field;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.withinPercentage;
+
+import finebore.flow.field.AirSpace.Kind;
+import finebore.section.Point;
+import java.util.List;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/**
+ * Flows whose answer stands in books, on the grids and with the steps that valves are solved on.
+ */
+class PublishedFlowsTest {
+
+  /** Hagen and Poiseuille: dp/dz = 8 mu U / R^2. */
+  @Test
+  void smoothFlowInAPipe() {
+    int across = 24;
+    Mesh mesh =
+        new Mesh(Channel.straight(1, 60, across, 80, 1.0), true, Mesh.Edge.FED, Mesh.Edge.OPEN);
+    double viscosity = 0.02;
+    Channel pipe = new Channel(mesh, new Channel.Smooth(), 1, viscosity).settle(1e-6, 3000);
+    double length = mesh.z[72 * across] - mesh.z[60 * across];
+    double slope = (pipe.pressureAt(60) - pipe.pressureAt(72)) / length;
+    assertThat(slope).isCloseTo(8 * viscosity, withinPercentage(0.5));
+    assertThat(pipe.massLeft()).isLessThan(1e-6);
+  }
+
+  /** Blasius: f = 0.316 Re^-1/4 (Schlichting, Boundary-Layer Theory, chapter 20, from memory). */
+  @ParameterizedTest
+  @CsvSource({"1e4, 2.0, 1", "3e4, 2.6, 2"})
+  void turbulentFlowInAPipe(double reynolds, double toWall, double percent) {
+    assertThat(friction(reynolds, toWall))
+        .isCloseTo(0.316 / Math.pow(reynolds, 0.25), withinPercentage(percent));
+  }
+
+  /**
+   * Walls whose nearest cells lie between the viscous and the logarithmic layer drag a little too
+   * much: this is how much, and no more.
+   */
+  @Test
+  @Tag("long")
+  void turbulentFlowInAPipeOnAGridTooCoarseForItsWall() {
+    assertThat(friction(1e5, 2.0) / (0.316 / Math.pow(1e5, 0.25))).isBetween(1.05, 1.20);
+  }
+
+  private static double friction(double reynolds, double toWall) {
+    int across = 24;
+    Mesh mesh =
+        new Mesh(
+            Channel.straight(1, 160, across, 160, toWall), true, Mesh.Edge.FED, Mesh.Edge.OPEN);
+    Channel pipe = new Channel(mesh, new SpalartAllmaras(mesh), 1, 2 / reynolds).rounds(1500);
+    double length = mesh.z[150 * across] - mesh.z[120 * across];
+    return 4 * (pipe.pressureAt(120) - pipe.pressureAt(150)) / length;
+  }
+
+  /**
+   * Behind a sudden doubling of a pipe's width smooth flow lies against the wall again after 0.044
+   * Re diameters of the narrow pipe (Macagno and Hung, Journal of Fluid Mechanics 28, 1967, from
+   * memory).
+   */
+  @ParameterizedTest
+  @CsvSource({"50, 3", "100, 3"})
+  void deadWaterBehindASuddenExpansion(double reynolds, double percent) {
+    int across = 16;
+    AirSpace space =
+        Channel.about(
+            -2,
+            30,
+            List.of(new Point(1, -2), new Point(1, 0), new Point(2, 0), new Point(2, 30)),
+            List.of(Kind.WALL, Kind.WALL, Kind.WALL));
+    Mesh mesh = new Mesh(GridLines.of(space, across), true, Mesh.Edge.FED, Mesh.Edge.OPEN);
+    Channel pipe =
+        new Channel(mesh, new Channel.Smooth(), 1, 2 / reynolds).fedByPipe(1).settle(1e-5, 3000);
+    double end = 0;
+    for (int i = 0; i < mesh.along; i++) {
+      int c = i * across + across - 1;
+      if (mesh.z[c] > 0.02 && pipe.speedAlong(i, across - 1) < 0) {
+        end = mesh.z[c];
+      }
+    }
+    assertThat(end / 2).isCloseTo(0.044 * reynolds, withinPercentage(percent));
+  }
+
+  /**
+   * Borda and Carnot: behind a sudden enlargement pressure rises by 2 A1/A2 (1 - A1/A2) velocity
+   * heads. The layers along the feed's wall and suction on the step take some of it.
+   */
+  @Test
+  void turbulentFlowThroughASuddenExpansion() {
+    int across = 20;
+    AirSpace space =
+        Channel.about(
+            -2,
+            40,
+            List.of(new Point(1, -2), new Point(1, 0), new Point(2, 0), new Point(2, 40)),
+            List.of(Kind.WALL, Kind.WALL, Kind.WALL));
+    Mesh mesh = new Mesh(GridLines.of(space, across), true, Mesh.Edge.FED, Mesh.Edge.OPEN);
+    Channel pipe = new Channel(mesh, new SpalartAllmaras(mesh), 1, 2e-5).settle(1e-4, 3000);
+    double before = 0;
+    double most = -1;
+    for (int i = 0; i < mesh.along; i++) {
+      if (mesh.z[i * across] < 0) {
+        before = pipe.pressureAt(i);
+      }
+      most = Math.max(most, mesh.z[i * across] > 2 ? pipe.pressureAt(i) : -1);
+    }
+    double rise = (most - before) / 0.5;
+    assertThat(rise).isCloseTo(2 * 0.25 * 0.75, withinPercentage(9));
+  }
+
+  /**
+   * Jets out of plane funnels: contraction by free-streamline theory (von Mises 1917; table in
+   * Rouse, Elementary Mechanics of Fluids, from memory). 90 degrees is Kirchhoff's slot. Mixing at
+   * the jet's edge makes them a little wider.
+   */
+  @ParameterizedTest
+  @CsvSource({"30, 0.814, 1", "45, 0.747, 1", "60, 0.692, 1.5", "90, 0.611, 3"})
+  void jetOutOfAPlaneFunnel(double degrees, double contraction, double percent) {
+    assertThat(funnel(degrees, false)).isCloseTo(contraction, withinPercentage(percent));
+  }
+
+  /** A sharp round orifice from a wide room: 0.60 (common value, from memory). */
+  @Test
+  void jetOutOfARoundOrifice() {
+    assertThat(funnel(90, true)).isCloseTo(0.60, withinPercentage(4));
+  }
+
+  /** Flow through a funnel over that of an opening of its width without loss. */
+  private static double funnel(double degrees, boolean round) {
+    int across = 28;
+    double b = Math.toRadians(degrees);
+    double far = 20;
+    Point up = new Point(1 + far * Math.sin(b), -far * Math.cos(b));
+    // The lip is a wedge of 45 degrees, so that the jet has room beside it.
+    double back = b + Math.PI / 4;
+    Point behind = new Point(1 + Math.sin(back), -Math.cos(back));
+    AirSpace space =
+        Channel.about(
+            -far - 0.3,
+            30,
+            List.of(up, new Point(1, 0), behind, new Point(30, behind.z())),
+            List.of(Kind.WALL, Kind.WALL, Kind.OPEN));
+    Mesh mesh = new Mesh(GridLines.of(space, across), round, Mesh.Edge.FED, Mesh.Edge.OPEN);
+    double width = 0;
+    for (int j = 0; j < across; j++) {
+      int k = 2 * mesh.along + j;
+      width += Math.hypot(mesh.edgeNormalR[k], mesh.edgeNormalZ[k]) * mesh.edgeRadius[k];
+    }
+    double opening = round ? 0.5 : 1;
+    double speed = opening / width;
+    Channel jet = new Channel(mesh, new SpalartAllmaras(mesh), speed, 2e-5, 0.15);
+    jet.settle(1e-3 / speed, 1500);
+    return jet.fed() / (Math.sqrt(2 * jet.totalFed()) * opening);
+  }
+}
