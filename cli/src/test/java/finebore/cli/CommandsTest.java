@@ -229,4 +229,45 @@ class CommandsTest {
     assertThat(run("import", job.toString(), table.toString(), "--column", "C=lift")).isEqualTo(1);
     assertThat(err.toString()).contains("the table has no column \"C\"");
   }
+
+  @Test
+  void solvesTheAirOfOneSeat() throws IOException {
+    Path picture = folder.resolve("air.json");
+    String[] arguments = {
+      "air",
+      job.toString(),
+      "--seat",
+      "I1",
+      "--lift",
+      "6",
+      "--grid",
+      "coarse",
+      "-o",
+      picture.toString()
+    };
+    assertThat(run(arguments)).isZero();
+    assertThat(out.toString()).startsWith("Solved: ").contains("wrote " + picture);
+    assertThat(Files.readString(picture))
+        .contains("\"state\" : \"planned\"")
+        .contains("\"lift_mm\" : 6.0");
+  }
+
+  @Test
+  void refusesAirThatCannotBe() {
+    assertThat(run("air", job.toString(), "--seat", "I1", "--lift", "0", "-o", "air.json"))
+        .isEqualTo(1);
+    assertThat(err.toString()).contains("--lift: ").contains("above 0 and up to 50 mm");
+    err.getBuffer().setLength(0);
+    assertThat(run("air", job.toString(), "--seat", "X9", "--lift", "3", "-o", "air.json"))
+        .isEqualTo(1);
+    assertThat(err.toString()).contains("X9");
+    err.getBuffer().setLength(0);
+    assertThat(run("air", job.toString(), "--seat", "I1", "--lift", "3", "-o", "air.bmp"))
+        .isEqualTo(1);
+    assertThat(err.toString()).contains(".png, .svg, .csv, .json");
+    err.getBuffer().setLength(0);
+    assertThat(run("air", job.toString(), "--seat", "I1", "--lift", "0.004", "-o", "air.json"))
+        .isEqualTo(1);
+    assertThat(err.toString()).contains("the valve leaves no way");
+  }
 }

@@ -8,9 +8,11 @@ import finebore.desk.theme.Theme;
 import finebore.formats.FileProblem;
 import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
+import finebore.reports.AirColours;
 import finebore.words.Language;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.stream.Stream;
@@ -67,6 +69,14 @@ public final class Main {
         defaultValue = "plan",
         description = "Which view: job, found, plan, variants, suggest, prove, ladder or bench.")
     private String station;
+
+    @Option(names = "--air", description = "Shows solved air in the plan: speed or lost.")
+    private AirLayer air;
+
+    enum AirLayer {
+      speed,
+      lost
+    }
 
     @Option(names = "--test", description = "Which flow test is looked at, from 1.")
     private Integer test;
@@ -151,6 +161,8 @@ public final class Main {
               station,
               Optional.ofNullable(operation),
               Optional.ofNullable(test),
+              Optional.ofNullable(air)
+                  .map(a -> AirColours.Layer.valueOf(a.name().toUpperCase(Locale.ROOT))),
               spoken().orElse(Language.ENGLISH)));
       return 0;
     }

@@ -11,6 +11,7 @@ import finebore.desk.theme.Theme;
 import finebore.formats.FileProblem;
 import finebore.formats.JobDocument;
 import finebore.job.Engine.SeatPlace;
+import finebore.reports.AirColours;
 import finebore.units.Units;
 import finebore.words.Language;
 import finebore.words.Notation;
@@ -49,6 +50,7 @@ final class Shot {
       String station,
       Optional<Integer> operation,
       Optional<Integer> test,
+      Optional<AirColours.Layer> air,
       Language language) {}
 
   static void take(Path out, View view) throws FileProblem {
@@ -137,6 +139,9 @@ final class Shot {
               k -> window.prove().state().select(session.job().bench().tests().get(k - 1).id()));
       if (view.station().equals("bench")) {
         snapAtWork(window, picture);
+      } else if (view.air().isPresent()) {
+        window.plan().showAir(view.air().get());
+        snapWhenSolved(window, picture);
       } else if (view.station().equals("suggest")) {
         snapWhenFound(window, picture);
       } else {
@@ -159,6 +164,21 @@ final class Shot {
         e -> {
           picture.complete(window.scene().snapshot(null));
           window.prove().bench().stop();
+        });
+    wait.play();
+  }
+
+  /** So does the air. */
+  private static void snapWhenSolved(MainWindow window, CompletableFuture<WritableImage> picture) {
+    PauseTransition wait = new PauseTransition(Duration.millis(300));
+    wait.setOnFinished(
+        e -> {
+          if (window.plan().isAirSolved()) {
+            Platform.runLater(
+                () -> Platform.runLater(() -> picture.complete(window.scene().snapshot(null))));
+          } else {
+            snapWhenSolved(window, picture);
+          }
         });
     wait.play();
   }

@@ -76,6 +76,13 @@ final class DeskRobot extends FxRobot {
       return picture;
     }
 
+    Optional<Path> air = Optional.empty();
+
+    @Override
+    public Optional<Path> saveAir(String suggestion) {
+      return air;
+    }
+
     Optional<Path> practice = Optional.empty();
 
     @Override

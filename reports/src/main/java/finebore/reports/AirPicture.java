@@ -159,7 +159,7 @@ public final class AirPicture {
       g.setColor(new Color(rgb));
       g.fill(path);
       // Neighbours would show a seam between them.
-      g.setStroke(new BasicStroke(0.6f));
+      g.setStroke(new BasicStroke(1f));
       g.draw(path);
     }
 

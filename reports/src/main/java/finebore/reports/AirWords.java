@@ -32,7 +32,7 @@ public final class AirWords {
               "length",
               words.figure(Dimension.LENGTH, water.lengthMm())));
     }
-    lines.add(named.isEmpty() ? words.text("air.noDeadWater") : String.join("; ", named));
+    lines.add(named.isEmpty() ? words.text("air.noDeadWater") : String.join(" ", named));
     lines.add(words.text("air.limits"));
     return lines;
   }

@@ -70,6 +70,12 @@ public final class AirLines {
     return new AirLines(flow, stream);
   }
 
+  /** Whether air of a cell has come through the valve, and is not still or drawn in. */
+  public boolean passes(int i, int j) {
+    double middle = (stream[i][j] + stream[i + 1][j] + stream[i][j + 1] + stream[i + 1][j + 1]) / 4;
+    return middle > ROUND && middle < 1 - ROUND;
+  }
+
   /** Lines that part the flow evenly. */
   public List<List<Point>> streamlines(int count) {
     List<List<Point>> lines = new ArrayList<>();

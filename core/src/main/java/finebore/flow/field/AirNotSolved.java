@@ -27,8 +27,11 @@ public final class AirNotSolved extends RuntimeException {
 
   private final Why why;
 
-  public AirNotSolved(Why why, String detail) {
-    super(why + ": " + detail);
+  /**
+   * @param figure what it came to: the gap, mm; folded cells; swing of the area, a share; rounds
+   */
+  public AirNotSolved(Why why, double figure) {
+    super(why + ": " + figure);
     this.why = why;
   }
 

@@ -88,7 +88,7 @@ public final class AirSolver {
     double scale = REFERENCE_MM / 2000 / question.headRadiusMm();
     double gap = question.gapMm() * scale;
     if (gap < CLOSED_MM / 1000) {
-      throw new AirNotSolved(AirNotSolved.Why.NO_WAY, "gap " + question.gapMm() + " mm");
+      throw new AirNotSolved(AirNotSolved.Why.NO_WAY, question.gapMm());
     }
     AirSpace space =
         scaled(
@@ -150,7 +150,7 @@ public final class AirSolver {
     double[] areas = new double[MOST_ROUNDS];
     for (int round = 0; round < MOST_ROUNDS; round++) {
       if (stop.getAsBoolean()) {
-        throw new AirNotSolved(AirNotSolved.Why.STOPPED, "after " + round + " rounds");
+        throw new AirNotSolved(AirNotSolved.Why.STOPPED, round);
       }
       round();
       areas[round] = area;
@@ -169,9 +169,7 @@ public final class AirSolver {
               .orElseThrow();
       return answer(mean, unrest, MOST_ROUNDS, scale);
     }
-    throw new AirNotSolved(
-        AirNotSolved.Why.NOT_SETTLED,
-        String.format(java.util.Locale.ROOT, "area swings by %.1f %%", 100 * unrest));
+    throw new AirNotSolved(AirNotSolved.Why.NOT_SETTLED, unrest);
   }
 
   /** Half of how far the last areas lie apart, over their middle; large while there are too few. */

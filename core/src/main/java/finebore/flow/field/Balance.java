@@ -202,7 +202,9 @@ final class Balance {
   }
 
   private double leftOver() {
-    System.arraycopy(diagonal, 0, speeds.middle, 0, mesh.cells);
+    for (int c = 0; c < mesh.cells; c++) {
+      speeds.middle[c] = diagonal[c];
+    }
     speeds.residual(s.u, sourceU, left);
     double sum = 0;
     for (double v : left) {

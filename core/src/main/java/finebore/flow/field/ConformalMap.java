@@ -66,7 +66,7 @@ final class ConformalMap {
         }
         left -= piece;
       }
-      throw new IllegalStateException("no points");
+      throw new IllegalStateException("points: 0");
     }
   }
 

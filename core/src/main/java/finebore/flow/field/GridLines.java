@@ -75,7 +75,7 @@ record GridLines(
     Harmonic.fill(z, along, stream);
     int folds = Unfolding.mend(r, z);
     if (folds > 0) {
-      throw new AirNotSolved(AirNotSolved.Why.GRID_FOLDS, folds + " cells");
+      throw new AirNotSolved(AirNotSolved.Why.GRID_FOLDS, folds);
     }
     return new GridLines(
         r,

@@ -125,9 +125,9 @@ final class Multigrid {
   }
 
   private void cycle() {
-    System.arraycopy(residual, 0, right[0], 0, residual.length);
+    copy(residual, right[0]);
     descend(0);
-    System.arraycopy(x[0], 0, step, 0, step.length);
+    copy(x[0], step);
   }
 
   private void descend(int k) {
@@ -158,6 +158,12 @@ final class Multigrid {
     }
     level.sweepAlong(x[k], right[k], false);
     level.sweepAcross(x[k], right[k], false);
+  }
+
+  private static void copy(double[] from, double[] to) {
+    for (int c = 0; c < to.length; c++) {
+      to[c] = from[c];
+    }
   }
 
   private static double dot(double[] a, double[] b) {

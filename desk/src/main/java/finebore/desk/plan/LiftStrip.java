@@ -8,11 +8,13 @@ import finebore.desk.theme.Theme;
 import finebore.flow.Bands.Band;
 import finebore.flow.FlowChange;
 import finebore.flow.FlowChange.Step;
+import finebore.flow.field.AirChange;
 import finebore.reports.Spoken;
 import finebore.words.UnitSystem;
 import finebore.words.Words;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Supplier;
 import javafx.beans.property.DoubleProperty;
 import javafx.scene.canvas.GraphicsContext;
@@ -39,18 +41,22 @@ public final class LiftStrip extends DrawnRegion {
   private final Supplier<Palette> palette;
   private final Supplier<Double> textScale;
   private final DoubleProperty lift;
+  private final AirOverlay air;
 
   public LiftStrip(
       JobSession session,
       DoubleProperty lift,
+      AirOverlay air,
       Supplier<Palette> palette,
       Supplier<Double> textScale) {
     super("lift-strip", session.say("strip.name"));
     this.session = session;
     this.lift = lift;
+    this.air = air;
     this.palette = palette;
     this.textScale = textScale;
     setMinHeight(150);
+    air.whenNews(this::requestLayout);
     session.work().addListener((o, was, is) -> requestLayout());
     lift.addListener((o, was, is) -> requestLayout());
     addEventHandler(MouseEvent.MOUSE_PRESSED, this::pressed);
@@ -198,8 +204,10 @@ public final class LiftStrip extends DrawnRegion {
               units.pressureText(work.job().test().depressionPa()));
       text(g, title, 10, size() * 0.85, colours.text(), TextAlignment.LEFT, false);
       // As much of it as there is room for.
+      Optional<String> solved = air.stripSaid();
       for (String known :
           List.of(
+              solved.orElse(uncertainty()),
               Spoken.calibrated(work.confidence(), words) + "; " + uncertainty(),
               uncertainty(),
               words.text("strip.uncertainty.short", "share", spread(Band.LOW)))) {
@@ -337,12 +345,17 @@ public final class LiftStrip extends DrawnRegion {
       return work.confidence().spread().of(step.band()) * step.newM3s();
     }
 
+    private double solvedChange(Step step) {
+      AirChange change = air.changes().get(step.liftMm());
+      return change == null ? 0 : change.share() * step.referenceM3s();
+    }
+
     private double high(Step step) {
-      return Math.max(0, step.changeM3s() + spread(step));
+      return Math.max(Math.max(0, solvedChange(step)), step.changeM3s() + spread(step));
     }
 
     private double low(Step step) {
-      return Math.min(0, step.changeM3s() - spread(step));
+      return Math.min(Math.min(0, solvedChange(step)), step.changeM3s() - spread(step));
     }
 
     private void bar(Step step, double x, double zero, double scale, boolean figures) {
@@ -366,6 +379,8 @@ public final class LiftStrip extends DrawnRegion {
       g.strokeLine(mid, y1, mid, y2);
       g.strokeLine(mid - 3, y1, mid + 3, y1);
       g.strokeLine(mid - 3, y2, mid + 3, y2);
+      Optional.ofNullable(air.changes().get(step.liftMm()))
+          .ifPresent(c -> solved(c, mid, zero - c.share() * step.referenceM3s() * scale));
       if (!figures && !here) {
         return;
       }
@@ -387,6 +402,18 @@ public final class LiftStrip extends DrawnRegion {
           colours.text(),
           TextAlignment.CENTER,
           true);
+    }
+
+    /** A diamond where the solver puts the change: filled where it is clear, hollow otherwise. */
+    private void solved(AirChange change, double x, double y) {
+      double half = 5;
+      double[] xs = {x - half, x, x + half, x};
+      double[] ys = {y, y - half, y, y + half};
+      g.setFill(change.isClear() ? colours.blue() : colours.panel());
+      g.fillPolygon(xs, ys, 4);
+      g.setStroke(colours.blue());
+      g.setLineWidth(1.6);
+      g.strokePolygon(xs, ys, 4);
     }
 
     private void camLine() {

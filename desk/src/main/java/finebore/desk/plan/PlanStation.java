@@ -1,14 +1,17 @@
 package finebore.desk.plan;
 
 import finebore.desk.controls.MessageLine;
+import finebore.desk.session.AirWatch;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.SeatView;
 import finebore.desk.theme.Palette;
 import finebore.flow.Losses;
+import finebore.reports.AirColours.Layer;
 import finebore.units.Dimension;
 import finebore.words.UnitSystem;
 import finebore.words.Words;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Supplier;
 import javafx.geometry.Orientation;
@@ -16,6 +19,7 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -42,6 +46,8 @@ public final class PlanStation extends BorderPane {
   private final Label leverText = new Label();
   private final Label title = new Label();
   private final Label gateText = new Label();
+  private final Label airText = new Label();
+  private final Button saveAir = new Button("\u2913");
   private final MessageLine message;
   private final HBox trying = new HBox(10);
   private final Label tryingText = new Label();
@@ -49,12 +55,13 @@ public final class PlanStation extends BorderPane {
   private final ReadingsPane readings;
   private final BelowPane below;
 
-  public PlanStation(JobSession session, Supplier<Palette> palette, Supplier<Double> textScale) {
+  public PlanStation(
+      JobSession session, AirWatch watch, Supplier<Palette> palette, Supplier<Double> textScale) {
     this.session = session;
     this.textScale = textScale;
     setId("plan-station");
-    section = new SectionView(session, palette, textScale);
-    strip = new LiftStrip(session, section.liftProperty(), palette, textScale);
+    section = new SectionView(session, watch, palette, textScale);
+    strip = new LiftStrip(session, section.liftProperty(), section.air(), palette, textScale);
     editors = new EditorColumn(session);
     readings = new ReadingsPane(session);
     below = new BelowPane(session, palette);
@@ -66,6 +73,11 @@ public final class PlanStation extends BorderPane {
     gateText.setMinHeight(Region.USE_PREF_SIZE);
     message = new MessageLine("section-message", session.messages());
 
+    saveAir.setId("air-save");
+    saveAir.getStyleClass().add("icon-button");
+    saveAir.setMinWidth(Region.USE_PREF_SIZE);
+    saveAir.setAccessibleText(session.say("section.air.save"));
+    saveAir.setTooltip(new Tooltip(session.say("section.air.save")));
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
     HBox head =
@@ -73,6 +85,9 @@ public final class PlanStation extends BorderPane {
             8,
             title,
             gap,
+            layer(Layer.SPEED, "A"),
+            layer(Layer.LOST, "L"),
+            saveAir,
             viewButton(session.say("section.fit"), "F", "fit", section::fit),
             viewButton(session.say("section.whole"), "W", "whole", section::fitWhole),
             viewButton("+", "+", "zoom-in", () -> section.zoom(1.25)),
@@ -93,7 +108,10 @@ public final class PlanStation extends BorderPane {
     VBox.setVgrow(drawing, Priority.ALWAYS);
 
     gateText.setWrapText(true);
-    VBox foot = new VBox(gateText, message);
+    airText.setId("air-text");
+    airText.setWrapText(true);
+    section.air().whenNews(this::showAir);
+    VBox foot = new VBox(gateText, airText, message);
     foot.setStyle("-fx-padding: 3 10 3 10;");
     trying.getStyleClass().addAll("banner", "preview");
     trying.setAlignment(Pos.CENTER_LEFT);
@@ -140,6 +158,50 @@ public final class PlanStation extends BorderPane {
           widths(getWidth());
         });
     return button;
+  }
+
+  private ToggleButton layer(Layer layer, String key) {
+    String code = layer.name().toLowerCase(Locale.ROOT);
+    String words = session.say("section.air." + code);
+    ToggleButton button = new ToggleButton(words);
+    button.setId("air-" + code);
+    button.getStyleClass().add("icon-button");
+    button.setMinWidth(Region.USE_PREF_SIZE);
+    button.setTooltip(new Tooltip(session.say("section.air." + code + ".tip") + " (" + key + ")"));
+    button.setOnAction(e -> section.air().toggle(layer));
+    section
+        .air()
+        .layerProperty()
+        .addListener((o, was, is) -> button.setSelected(is.equals(Optional.of(layer))));
+    return button;
+  }
+
+  private void showAir() {
+    List<String> said = section.air().said();
+    airText.setText(String.join(" ", said));
+    airText.setVisible(!said.isEmpty());
+    airText.setManaged(!said.isEmpty());
+    saveAir.setDisable(section.air().flow().isEmpty());
+  }
+
+  /** What is to happen when the picture of the air is to be kept. */
+  public void onSaveAir(Runnable save) {
+    saveAir.setOnAction(e -> save.run());
+  }
+
+  /** Shows a layer of the solved air. */
+  public void showAir(Layer layer) {
+    section.air().layerProperty().set(Optional.of(layer));
+  }
+
+  /** Whether all the air that was asked for is solved and shown. */
+  public boolean isAirSolved() {
+    return section.air().isDone();
+  }
+
+  /** The picture of the air, or its figures, for a file of a name. */
+  public Optional<byte[]> airFile(String name) {
+    return section.air().file(name);
   }
 
   private static Optional<Boolean> flip(Region column) {
@@ -252,6 +314,7 @@ public final class PlanStation extends BorderPane {
   }
 
   private void showLift() {
+    showAir();
     SeatView work = session.work().get();
     UnitSystem units = work.units();
     Words words = work.words();

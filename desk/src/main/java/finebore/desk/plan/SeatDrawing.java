@@ -26,7 +26,7 @@ public final class SeatDrawing {
     double right = Math.min(14 * label, 0.5 * width);
     ViewFrame frame = ViewFrame.fitting(low, high, 8, 8, width - right, height - 26);
     Sheet sheet = new Sheet(g, work, frame, palette, width, height, label);
-    new SectionPainter(sheet).paint(0);
+    new SectionPainter(sheet).paintShut();
     new DimensionPainter(sheet).paint(0);
   }
 }

@@ -7,12 +7,14 @@ import finebore.desk.theme.Theme;
 import finebore.flow.Gate;
 import finebore.flow.Loss;
 import finebore.flow.Losses;
+import finebore.reports.AirColours;
 import finebore.seat.SeatSection;
 import finebore.section.Point;
 import finebore.section.Profile;
 import finebore.words.UnitSystem;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
@@ -42,10 +44,20 @@ final class SectionPainter {
     this.palette = sheet.palette();
   }
 
-  void paint(double liftMm) {
+  /** Paints it with the valve shut and no air. */
+  void paintShut() {
+    paint(0, Optional.empty());
+  }
+
+  void paint(double liftMm, AirOverlay air) {
+    paint(liftMm, Optional.of(air).filter(AirOverlay::isShown));
+  }
+
+  private void paint(double liftMm, Optional<AirOverlay> air) {
     g.setLineCap(StrokeLineCap.BUTT);
     g.setFill(palette.paper());
     g.fillRect(0, 0, sheet.width(), sheet.height());
+    air.ifPresent(a -> a.paint(sheet));
     axis();
     SeatSection section = work.shown().seat();
     metal(section.profile());
@@ -61,6 +73,11 @@ final class SectionPainter {
     if (liftMm > 0 && work.shown().seated().isPresent()) {
       Losses losses = work.shown().lossesAt(liftMm);
       gate(losses.gate());
+      if (air.isPresent()) {
+        colourScale(air.get());
+        scaleBar();
+        return;
+      }
       beads(losses);
       words(
           work.words().text("section.legend"),
@@ -70,6 +87,23 @@ final class SectionPainter {
           TextAlignment.RIGHT);
     }
     scaleBar();
+  }
+
+  /** What the colours of the air mean. */
+  private void colourScale(AirOverlay air) {
+    double length = 9 * sheet.text();
+    double x = sheet.width() - length - 5.5 * sheet.text();
+    double y = sheet.height() - 1.5 * sheet.text();
+    g.setFill(palette.paper().deriveColor(0, 1, 1, 0.9));
+    g.fillRect(x - 1.6 * sheet.text(), y - 6, length + 7.2 * sheet.text(), sheet.text() + 12);
+    int steps = 60;
+    for (int k = 0; k < steps; k++) {
+      g.setFill(AirOverlay.colour(AirColours.of(k / (steps - 1.0))));
+      g.fillRect(x + length * k / steps, y, length / steps + 1, sheet.text());
+    }
+    double middle = y + sheet.text() / 2;
+    words("0", x - 5, middle, palette.text(), TextAlignment.RIGHT);
+    words(air.scaleEnd(), x + length + 5, middle, palette.text(), TextAlignment.LEFT);
   }
 
   private void axis() {

@@ -2,9 +2,11 @@ package finebore.desk.plan;
 
 import finebore.code.RuleViolation;
 import finebore.desk.controls.DrawnRegion;
+import finebore.desk.session.AirWatch;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.SeatView;
 import finebore.desk.theme.Palette;
+import finebore.reports.AirColours.Layer;
 import finebore.seat.Seat;
 import finebore.section.Point;
 import finebore.valve.Pairing;
@@ -40,6 +42,7 @@ public final class SectionView extends DrawnRegion {
   private final JobSession session;
   private final Supplier<Palette> palette;
   private final Supplier<Double> textScale;
+  private final AirOverlay air;
   private final DoubleProperty lift = new SimpleDoubleProperty(3);
   private final Tooltip hover = new Tooltip();
   private ViewFrame frame;
@@ -65,12 +68,15 @@ public final class SectionView extends DrawnRegion {
         }
       };
 
-  public SectionView(JobSession session, Supplier<Palette> palette, Supplier<Double> textScale) {
+  public SectionView(
+      JobSession session, AirWatch watch, Supplier<Palette> palette, Supplier<Double> textScale) {
     super("section", session.say("section.name"));
     Tooltip.install(this, hover);
     this.session = session;
     this.palette = palette;
     this.textScale = textScale;
+    air = new AirOverlay(session, watch, lift);
+    air.whenNews(this::redraw);
     setAccessibleRole(AccessibleRole.IMAGE_VIEW);
     setMinSize(200, 160);
     session.work().addListener((o, was, is) -> redraw());
@@ -88,6 +94,11 @@ public final class SectionView extends DrawnRegion {
   /** The lever's lift, mm. */
   public DoubleProperty liftProperty() {
     return lift;
+  }
+
+  /** The solved air over it. */
+  AirOverlay air() {
+    return air;
   }
 
   public void redraw() {
@@ -150,7 +161,7 @@ public final class SectionView extends DrawnRegion {
     }
     Palette colours = palette.get();
     Sheet sheet = new Sheet(g, session.work().get(), frame, colours, w, h, 13 * textScale.get());
-    new SectionPainter(sheet).paint(lift.get());
+    new SectionPainter(sheet).paint(lift.get(), air);
     new DimensionPainter(sheet).paint(lift.get());
     for (Grip grip : grips()) {
       double x = frame.x(grip.at().r());
@@ -290,6 +301,9 @@ public final class SectionView extends DrawnRegion {
     if (lift.get() <= 0 || work.shown().seated().isEmpty()) {
       return session.say("section.name");
     }
+    if (air.isShown()) {
+      return air.probe(new Point(frame.r(x), frame.z(y))).orElse(session.say("section.name"));
+    }
     Words words = work.words();
     return SectionPainter.beadsOf(work.shown().lossesAt(lift.get())).stream()
         .filter(b -> Math.hypot(frame.x(b.at().r()) - x, frame.y(b.at().z()) - y) <= b.radiusPx())
@@ -343,6 +357,8 @@ public final class SectionView extends DrawnRegion {
       case MINUS, SUBTRACT -> zoom(0.8);
       case F -> fit();
       case W -> fitWhole();
+      case A -> air.toggle(Layer.SPEED);
+      case L -> air.toggle(Layer.LOST);
       case U -> session.switchUnits();
       case P -> session.showFound(false);
       case O -> session.showFound(true);

@@ -33,6 +33,9 @@ public interface FilePicker {
   /** Where the flow tests are to go. */
   Optional<Path> saveTable(String suggestion);
 
+  /** Where a picture of the air, or its figures, are to go. */
+  Optional<Path> saveAir(String suggestion);
+
   /** A picture to copy beside the job. */
   Optional<Path> picture();
 
@@ -103,6 +106,20 @@ public interface FilePicker {
       chooser.setTitle(say("picker.saveTable"));
       chooser.setInitialFileName(suggestion + " " + say("picker.saveTable.name") + ".csv");
       chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("CSV", "*.csv"));
+      return Optional.ofNullable(chooser.showSaveDialog(owner)).map(File::toPath);
+    }
+
+    @Override
+    public Optional<Path> saveAir(String suggestion) {
+      FileChooser chooser = new FileChooser();
+      chooser.setTitle(say("picker.air"));
+      chooser.setInitialFileName(suggestion + " " + say("picker.air.name") + ".png");
+      chooser
+          .getExtensionFilters()
+          .addAll(
+              new FileChooser.ExtensionFilter("PNG", "*.png"),
+              new FileChooser.ExtensionFilter("SVG", "*.svg"),
+              new FileChooser.ExtensionFilter("CSV", "*.csv"));
       return Optional.ofNullable(chooser.showSaveDialog(owner)).map(File::toPath);
     }
 

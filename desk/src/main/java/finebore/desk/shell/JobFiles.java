@@ -23,6 +23,7 @@ import java.nio.file.Path;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
+import java.util.function.Function;
 import javafx.scene.control.Button;
 
 /**
@@ -262,6 +263,30 @@ final class JobFiles {
     return session.job().name().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9.]+", "-");
   }
 
+  /**
+   * Writes the air that is shown.
+   *
+   * @param written what a file of a name would hold
+   */
+  void air(Function<String, Optional<byte[]>> written) {
+    picker
+        .saveAir(fileName())
+        .ifPresent(
+            file ->
+                written
+                    .apply(file.getFileName().toString())
+                    .ifPresent(bytes -> write(file, bytes)));
+  }
+
+  private void write(Path file, byte[] bytes) {
+    try {
+      SafeFile.write(file, bytes, false);
+      banner.say(session.say("cli.wrote", "file", file.toString()), Kind.DONE);
+    } catch (FileProblem e) {
+      banner.say(session.words().say(e), Kind.PROBLEM);
+    }
+  }
+
   void cutSheet() {
     picker
         .saveCutSheet(fileName())
@@ -270,12 +295,7 @@ final class JobFiles {
               CutSheets sheets = new CutSheets(session.job(), session.words(), session.practice());
               boolean csv = file.getFileName().toString().toLowerCase(Locale.ROOT).endsWith(".csv");
               String text = csv ? sheets.csv() : sheets.text();
-              try {
-                SafeFile.write(file, text.getBytes(StandardCharsets.UTF_8), false);
-                banner.say(session.say("cli.wrote", "file", file.toString()), Kind.DONE);
-              } catch (FileProblem e) {
-                banner.say(session.words().say(e), Kind.PROBLEM);
-              }
+              write(file, text.getBytes(StandardCharsets.UTF_8));
             });
   }
 }

@@ -4,6 +4,7 @@ import finebore.desk.found.FoundStation;
 import finebore.desk.job.JobStation;
 import finebore.desk.plan.PlanStation;
 import finebore.desk.prove.ProveStation;
+import finebore.desk.session.AirWatch;
 import finebore.desk.session.BenchSession;
 import finebore.desk.session.DeskFolder;
 import finebore.desk.session.JobSession;
@@ -40,6 +41,7 @@ public final class MainWindow {
   private final Recovery recovery;
   private final OpenJob openJob;
   private final FilePicker picker;
+  private final AirWatch air = new AirWatch();
   private final BenchSession bench;
   private final Overlays overlays;
   private final StackPane root = new StackPane();
@@ -114,7 +116,8 @@ public final class MainWindow {
             () -> stations.goTo(stations.byId("job")),
             () -> welcome.isEmpty());
     seats = new SeatStrip(session, this::palette);
-    plan = new PlanStation(session, this::palette, () -> textScale);
+    plan = new PlanStation(session, air, this::palette, () -> textScale);
+    plan.onSaveAir(() -> files.air(plan::airFile));
     found = new FoundStation(session, this::palette, () -> textScale);
     prove = new ProveStation(session, bench, chooser(), this::palette, () -> textScale);
     job =

@@ -42,6 +42,7 @@ final class ShortcutSheet extends StackPane {
           "fit",
           "wheel",
           "shift",
+          "air",
           "strip",
           "lever");
 

@@ -1,0 +1,42 @@
+package finebore.flow.field;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class AirChangeTest {
+
+  /** Without a port the flow goes as the area. */
+  @Test
+  void goesAsTheAreaWithoutAPort() {
+    AirChange change = AirChange.of(new double[] {200, 220}, new double[] {210, 242}, 0);
+    assertThat(change.even()).isCloseTo(0.05, within(1e-12));
+    assertThat(change.transport()).isCloseTo(0.10, within(1e-12));
+    assertThat(change.spread()).isCloseTo(0.05, within(1e-12));
+  }
+
+  /** 1/600^2 + 1/600^2 against 1/900^2 + 1/600^2: sqrt(2 / (4/9 + 1)) = 1.1767. */
+  @Test
+  void isHeldBackByThePort() {
+    double port = 1 / (600.0 * 600);
+    AirChange change = AirChange.of(new double[] {600, 600}, new double[] {900, 900}, port);
+    assertThat(change.share()).isCloseTo(0.17670, within(1e-5));
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "0.05, 0.04, true",
+    "0.0201, 0.0201, true",
+    "0.0199, 0.0199, false",
+    "0.05, -0.01, false",
+    "0.05, 0.101, false",
+    "0.05, 0.099, true",
+    "-0.05, -0.03, true"
+  })
+  void isClearOnlyWhereBothSaySo(double even, double transport, boolean clear) {
+    assertThat(new AirChange(even, transport).isClear()).isEqualTo(clear);
+  }
+}

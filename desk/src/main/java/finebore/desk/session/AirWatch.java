@@ -1,0 +1,303 @@
+package finebore.desk.session;
+
+import finebore.flow.field.AirChange;
+import finebore.flow.field.AirFlow;
+import finebore.flow.field.AirLines;
+import finebore.flow.field.AirNotSolved;
+import finebore.flow.field.AirQuestion;
+import finebore.flow.field.AirSolver;
+import finebore.flow.field.Fineness;
+import finebore.flow.field.Turbulence;
+import finebore.study.SeatStudy;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.logging.Level;
+import java.util.logging.Logger;
+import javafx.application.Platform;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+
+/**
+ * Solves the air that is looked at, on two threads of its own: one for the picture, coarse and then
+ * full, one for the lifts of the strip. What is asked last is done first; what nobody looks at any
+ * more is dropped.
+ */
+public final class AirWatch {
+
+  private static final Logger LOG = Logger.getLogger(AirWatch.class.getName());
+
+  /** Pictures kept, and figures kept. */
+  private static final int PICTURES = 24;
+
+  private static final int FIGURES = 4000;
+
+  /**
+   * What there is to see.
+   *
+   * @param flow the newest, if there is one
+   * @param lines its lines
+   * @param whyNot why there is none
+   * @param working whether a better one is on its way
+   */
+  public record Answer(
+      Optional<AirFlow> flow,
+      Optional<AirLines> lines,
+      Optional<AirNotSolved.Why> whyNot,
+      boolean working) {
+
+    static final Answer NONE =
+        new Answer(Optional.empty(), Optional.empty(), Optional.empty(), false);
+
+    static Answer working(Optional<AirFlow> sofar) {
+      return new Answer(sofar, sofar.map(AirLines::of), Optional.empty(), true);
+    }
+  }
+
+  /** A solved flow, or why it could not be. */
+  private record Solved(Optional<AirFlow> flow, Optional<AirNotSolved.Why> why) {}
+
+  /** One lift of the strip. */
+  private record Lift(double liftMm, List<AirQuestion> found, List<AirQuestion> planned) {}
+
+  private final ReadOnlyObjectWrapper<Answer> answer = new ReadOnlyObjectWrapper<>(Answer.NONE);
+  private final ReadOnlyObjectWrapper<Map<Double, AirChange>> changes =
+      new ReadOnlyObjectWrapper<>(Map.of());
+  private final Map<AirQuestion, Solved> pictures = kept(PICTURES);
+  private final Map<AirQuestion, Double> areas = kept(FIGURES);
+  private Optional<AirQuestion> picture = Optional.empty();
+  private List<Lift> lifts = List.of();
+  private double portPerMm4;
+  private boolean begun;
+  private volatile int asked;
+  private volatile int curveAsked;
+
+  /** Threads wait for the first question. */
+  private void begin() {
+    if (!begun) {
+      begun = true;
+      Thread.ofPlatform().daemon().name("air-picture").start(() -> forever(this::nextPicture));
+      Thread.ofPlatform().daemon().name("air-strip").start(() -> forever(this::nextLift));
+    }
+  }
+
+  private static <K, V> Map<K, V> kept(int most) {
+    return new LinkedHashMap<>(16, 0.75f, true) {
+      private static final long serialVersionUID = 1L;
+
+      @Override
+      protected boolean removeEldestEntry(Map.Entry<K, V> eldest) {
+        return size() > most;
+      }
+    };
+  }
+
+  /** What is known of the picture that was asked for. */
+  public ReadOnlyObjectProperty<Answer> answer() {
+    return answer.getReadOnlyProperty();
+  }
+
+  /** Solved changes of the plan against the found seat, by lift, mm. */
+  public ReadOnlyObjectProperty<Map<Double, AirChange>> changes() {
+    return changes.getReadOnlyProperty();
+  }
+
+  /** Whether nothing that was asked for is still on its way. */
+  public synchronized boolean isDone() {
+    return picture.map(pictures::containsKey).orElse(true) && missing().isEmpty();
+  }
+
+  /** Looks at nothing. */
+  public synchronized void rest() {
+    picture = Optional.empty();
+    lifts = List.of();
+    asked++;
+    curveAsked++;
+    answer.set(Answer.NONE);
+    changes.set(Map.of());
+  }
+
+  /**
+   * Asks for a picture.
+   *
+   * @param shown the study looked at; its valve must rest on its seat
+   * @param liftMm above 0
+   */
+  public synchronized void look(SeatStudy shown, double liftMm) {
+    AirQuestion question = shown.airAt(liftMm, Turbulence.EVEN, Fineness.FULL);
+    if (picture.equals(Optional.of(question))) {
+      return;
+    }
+    begin();
+    picture = Optional.of(question);
+    asked++;
+    Solved full = pictures.get(question);
+    Solved coarse = pictures.get(question.with(Fineness.COARSE));
+    if (full != null) {
+      tell(full, false);
+    } else {
+      answer.set(Answer.working(Optional.ofNullable(coarse).flatMap(Solved::flow)));
+      notifyAll();
+    }
+  }
+
+  /**
+   * Asks for the strip.
+   *
+   * @param liftMm lifts near it are done first
+   */
+  public synchronized void compare(
+      SeatStudy found, SeatStudy planned, List<Double> liftsMm, double liftMm) {
+    begin();
+    lifts =
+        liftsMm.stream()
+            .sorted(Comparator.comparingDouble(l -> Math.abs(l - liftMm)))
+            .map(l -> new Lift(l, both(found, l), both(planned, l)))
+            .toList();
+    double throat = found.fit().throatAreaMm2();
+    portPerMm4 = found.calibration().portLoss() / (throat * throat);
+    curveAsked++;
+    changes.set(known());
+    notifyAll();
+  }
+
+  private static List<AirQuestion> both(SeatStudy study, double liftMm) {
+    return List.of(
+        study.airAt(liftMm, Turbulence.EVEN, Fineness.COARSE),
+        study.airAt(liftMm, Turbulence.TRANSPORT, Fineness.COARSE));
+  }
+
+  private synchronized Map<Double, AirChange> known() {
+    Map<Double, AirChange> known = new HashMap<>();
+    for (Lift lift : lifts) {
+      AirChange change = AirChange.of(areasOf(lift.found()), areasOf(lift.planned()), portPerMm4);
+      if (!Double.isNaN(change.even())) {
+        known.put(lift.liftMm(), change);
+      }
+    }
+    return known;
+  }
+
+  private double[] areasOf(List<AirQuestion> questions) {
+    return questions.stream().mapToDouble(q -> areas.getOrDefault(q, Double.NaN)).toArray();
+  }
+
+  private interface Step {
+    void take() throws InterruptedException;
+  }
+
+  private static void forever(Step step) {
+    try {
+      while (true) {
+        try {
+          step.take();
+        } catch (RuntimeException e) {
+          LOG.log(Level.WARNING, "the air was not solved", e);
+        }
+      }
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  private void nextPicture() throws InterruptedException {
+    AirQuestion question;
+    int number;
+    synchronized (this) {
+      while (picture.isEmpty() || pictures.containsKey(picture.get())) {
+        wait();
+      }
+      number = asked;
+      AirQuestion full = picture.get();
+      AirQuestion coarse = full.with(Fineness.COARSE);
+      question = pictures.containsKey(coarse) ? full : coarse;
+    }
+    Optional<Solved> solved = solve(question, () -> asked != number);
+    synchronized (this) {
+      if (solved.isEmpty()) {
+        return;
+      }
+      pictures.put(question, solved.get());
+      if (asked == number) {
+        Solved told = solved.get();
+        boolean more = question.fineness() == Fineness.COARSE;
+        Platform.runLater(
+            () -> {
+              synchronized (this) {
+                if (asked == number) {
+                  tell(told, more);
+                }
+              }
+            });
+      }
+    }
+  }
+
+  private void tell(Solved solved, boolean more) {
+    answer.set(
+        new Answer(
+            solved.flow(),
+            solved.flow().map(AirLines::of),
+            more ? Optional.empty() : solved.why(),
+            more));
+  }
+
+  private void nextLift() throws InterruptedException {
+    AirQuestion question;
+    int number;
+    synchronized (this) {
+      Optional<AirQuestion> next = missing();
+      while (next.isEmpty()) {
+        wait();
+        next = missing();
+      }
+      question = next.get();
+      number = curveAsked;
+    }
+    Optional<Solved> solved = solve(question, () -> curveAsked != number);
+    synchronized (this) {
+      if (solved.isEmpty()) {
+        return;
+      }
+      areas.put(question, solved.get().flow().map(AirFlow::effectiveAreaMm2).orElse(Double.NaN));
+      Map<Double, AirChange> known = known();
+      Platform.runLater(
+          () -> {
+            synchronized (this) {
+              if (curveAsked == number) {
+                changes.set(known);
+              }
+            }
+          });
+    }
+  }
+
+  private Optional<AirQuestion> missing() {
+    // The closure to go by for every lift first; the other one then says how sure it is.
+    List<AirQuestion> all = new ArrayList<>();
+    for (int closure = 0; closure < 2; closure++) {
+      for (Lift lift : lifts) {
+        all.add(lift.found().get(closure));
+        all.add(lift.planned().get(closure));
+      }
+    }
+    return all.stream().filter(q -> !areas.containsKey(q)).findFirst();
+  }
+
+  /** Solves one; empty when it is not wanted any more. */
+  private static Optional<Solved> solve(
+      AirQuestion question, java.util.function.BooleanSupplier dropped) {
+    try {
+      AirFlow flow = AirSolver.solve(question, Optional.empty(), dropped);
+      return Optional.of(new Solved(Optional.of(flow), Optional.empty()));
+    } catch (AirNotSolved e) {
+      return e.why() == AirNotSolved.Why.STOPPED
+          ? Optional.empty()
+          : Optional.of(new Solved(Optional.empty(), Optional.of(e.why())));
+    }
+  }
+}

@@ -1,0 +1,112 @@
+package finebore.reports;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import finebore.flow.Calibration;
+import finebore.flow.field.AirFlow;
+import finebore.flow.field.AirLines;
+import finebore.flow.field.AirSolver;
+import finebore.flow.field.Fineness;
+import finebore.flow.field.Turbulence;
+import finebore.formats.JobFile;
+import finebore.job.Job;
+import finebore.planning.PlanStudy;
+import finebore.study.SeatStudy;
+import finebore.words.Language;
+import finebore.words.UnitSystem;
+import finebore.words.Words;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.util.List;
+import java.util.Locale;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Solved air in words, figures and pictures, of one seat of the demo job. */
+class AirReportsTest {
+
+  private static final Words WORDS = new Words(Language.ENGLISH, UnitSystem.METRIC);
+  private static final double LIFT = 6;
+  private static final AirFlow FOUND = solved();
+
+  private static AirFlow solved() {
+    Job job = JobFile.demo();
+    SeatStudy found =
+        PlanStudy.asFound(job, job.engine().seats().getFirst(), Calibration.SEAT_ALONE);
+    return AirSolver.solve(found.airAt(LIFT, Turbulence.EVEN, Fineness.COARSE));
+  }
+
+  @Test
+  void everyCellHasARow() {
+    List<String> rows = AirTable.csv(FOUND).lines().toList();
+    assertThat(rows).hasSize(1 + FOUND.along() * FOUND.across());
+    double[] cell = row(rows.get(1 + 40 * FOUND.across() + 7));
+    assertThat(cell[0]).isCloseTo(FOUND.middle(40, 7).r(), within(1e-4));
+    assertThat(cell[1]).isCloseTo(FOUND.middle(40, 7).z(), within(1e-4));
+    assertThat(cell[4]).isCloseTo(Math.hypot(cell[2], cell[3]), within(2e-3));
+    assertThat(cell[6] - cell[5]).isCloseTo(0.6 * cell[4] * cell[4], within(1.0));
+  }
+
+  private static double[] row(String line) {
+    return java.util.Arrays.stream(line.split(",")).mapToDouble(Double::parseDouble).toArray();
+  }
+
+  @Test
+  void figuresStandInTheJson() {
+    JsonNode json = JsonMapper.shared().readTree(AirTable.json(FOUND, "I1", "found", LIFT, WORDS));
+    assertThat(json.get("seat").asString()).isEqualTo("I1");
+    assertThat(json.get("lift_mm").asDouble()).isEqualTo(LIFT);
+    assertThat(json.get("effective_area_mm2").asDouble()).isEqualTo(FOUND.effectiveAreaMm2());
+    assertThat(json.get("turbulence").asString()).isEqualTo("even");
+    assertThat(json.get("fineness").asString()).isEqualTo("coarse");
+    assertThat(json.get("jet_deg").asDouble()).isEqualTo(FOUND.jetAngleDeg());
+    assertThat(json.get("dead_water").size()).isEqualTo(AirLines.of(FOUND).deadWater().size());
+  }
+
+  @Test
+  void saysWhatItIsAndIsNot() {
+    List<String> said = AirWords.of(FOUND, WORDS);
+    assertThat(said.getFirst())
+        .startsWith("Solved: " + Math.round(FOUND.effectiveAreaMm2()) + " mm")
+        .contains("even eddy viscosity, coarse grid")
+        .contains("°");
+    assertThat(said.getLast()).contains("no bend of the port");
+  }
+
+  @Test
+  void drawsAPictureAndAVectorPicture() throws IOException {
+    byte[] png = AirPicture.png(FOUND, AirColours.Layer.SPEED, WORDS, "Title");
+    var image = ImageIO.read(new ByteArrayInputStream(png));
+    // In the throat the air is neither still nor at its fastest.
+    int middle = image.getRGB(330, 700) & 0xffffff;
+    assertThat(middle).isNotIn(AirColours.of(0), AirColours.of(1), 0xffffff);
+    String svg = AirPicture.svg(FOUND, AirColours.Layer.LOST, WORDS, "Seat <I1>");
+    assertThat(svg).startsWith("<svg").endsWith("</svg>\n").contains("Seat &lt;I1>");
+    assertThat(svg.lines().filter(l -> l.startsWith("<path")).count())
+        .isGreaterThan(FOUND.along() * FOUND.across() / 4);
+  }
+
+  @Test
+  void coloursRiseInBrightness() {
+    double before = -1;
+    for (int k = 0; k <= 20; k++) {
+      int rgb = AirColours.of(k / 20.0);
+      double bright =
+          0.2126 * (rgb >> 16 & 0xff) + 0.7152 * (rgb >> 8 & 0xff) + 0.0722 * (rgb & 0xff);
+      assertThat(bright).as(String.format(Locale.ROOT, "step %d", k)).isGreaterThan(before);
+      before = bright;
+    }
+  }
+
+  /** All that is fed passes: half of it on each side of the middle streamline. */
+  @Test
+  void streamlinesPartTheFlow() {
+    AirLines lines = AirLines.of(FOUND);
+    assertThat(lines.streamlines(3)).hasSizeGreaterThanOrEqualTo(3);
+    assertThat(lines.passes(20, FOUND.across() / 2)).isTrue();
+    assertThat(lines.passes(FOUND.along() - 1, 0)).isFalse();
+  }
+}
