@@ -46,7 +46,8 @@ public class StudyBenchmark {
           Direction.INTAKE,
           IntStream.rangeClosed(1, 16).mapToObj(k -> 0.75 * k).toList(),
           job.test().depressionPa(),
-          Calibration.UNCALIBRATED);
+          Calibration.UNCALIBRATED,
+          java.util.OptionalDouble.empty());
 
   @Benchmark
   public List<Finding> fullStudyOf16Lifts() {

@@ -11,6 +11,7 @@ import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.job.Plan;
 import finebore.job.Port;
+import finebore.planning.PlanStudy;
 import finebore.seat.SeatSection;
 import finebore.study.FlowSetting;
 import finebore.study.SeatFit;
@@ -65,7 +66,12 @@ public final class TestedSeat {
     }
     return SeatStudy.of(
         SeatFit.of(section, valve),
-        new FlowSetting(setUp.direction(), liftsMm, job.test().depressionPa(), calibration));
+        new FlowSetting(
+            setUp.direction(),
+            liftsMm,
+            job.test().depressionPa(),
+            calibration,
+            PlanStudy.portAreaMm2(job, place)));
   }
 
   /** The valve that was on the bench: by its shape, or else the one of the job it can be. */

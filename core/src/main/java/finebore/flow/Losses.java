@@ -25,7 +25,7 @@ import java.util.List;
  *   <li>The lip where the throat ends narrows the stream in the same way. What is narrowed there
  *       and has not filled by the gate passes the gate as it is, so the two join as (R_gate^p +
  *       R_lip^p)^(1/p): the narrower place counts most.
- *   <li>The port behind adds K_port / A_throat^2.
+ *   <li>The port behind adds K_port / A^2 of the throat that it was found with.
  * </ul>
  *
  * @param gate the smallest frustum
@@ -51,10 +51,13 @@ public record Losses(
    *
    * @param sealing index of the sealing cut
    * @param throatAreaMm2 throat less stem, mm2
+   * @param portAreaMm2 the same of the seat whose port it is: its loss is told in velocity heads
+   *     there, and does not fall when another throat is cut
    */
   public record Setting(
       int sealing,
       double throatAreaMm2,
+      double portAreaMm2,
       Direction direction,
       LossCoefficients coefficients,
       Sectors sectors,

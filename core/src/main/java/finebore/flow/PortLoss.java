@@ -8,7 +8,7 @@ final class PortLoss implements Mechanism {
 
   @Override
   public void addTo(Passage p) {
-    double throat = p.setting().throatAreaMm2();
+    double throat = p.setting().portAreaMm2();
     p.add(
         Cause.PORT,
         Place.behind(p.metal().surfaces().getLast()),

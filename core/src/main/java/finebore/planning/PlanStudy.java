@@ -13,6 +13,7 @@ import finebore.study.FlowSetting;
 import finebore.study.SeatFit;
 import finebore.study.SeatStudy;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * Everything that follows from one plan for one seat, flow included.
@@ -64,7 +65,19 @@ public record PlanStudy(
   /** What flow of a job's seats is worked out with. */
   public static FlowSetting flow(Job job, SeatPlace place, Calibration calibration) {
     return new FlowSetting(
-        place.port().direction(), job.test().liftsMm(), job.test().depressionPa(), calibration);
+        place.port().direction(),
+        job.test().liftsMm(),
+        job.test().depressionPa(),
+        calibration,
+        portAreaMm2(job, place));
+  }
+
+  /** Throat less stem of a seat as found: its port was fitted, or is assumed, with that. */
+  public static OptionalDouble portAreaMm2(Job job, SeatPlace place) {
+    return OptionalDouble.of(
+        SeatFit.throatAreaMm2(
+            job.foundSeat(place).seat().throatDiameterMm(),
+            job.foundValve(place).stemDiameterMm()));
   }
 
   public SeatPlace place() {

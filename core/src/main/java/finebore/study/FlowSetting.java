@@ -4,6 +4,7 @@ import finebore.flow.Calibration;
 import finebore.flow.Direction;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
+import java.util.OptionalDouble;
 
 /**
  * What flow is worked out with.
@@ -12,10 +13,16 @@ import java.util.List;
  * @param liftsMm rising lifts, mm
  * @param depressionPa pressure difference, Pa
  * @param calibration of the port
+ * @param portAreaMm2 throat less stem of the seat whose port it is, mm2; empty for that of the seat
+ *     itself
  */
 @RecordBuilder
 public record FlowSetting(
-    Direction direction, List<Double> liftsMm, double depressionPa, Calibration calibration)
+    Direction direction,
+    List<Double> liftsMm,
+    double depressionPa,
+    Calibration calibration,
+    OptionalDouble portAreaMm2)
     implements FlowSettingBuilder.With {
 
   public FlowSetting {

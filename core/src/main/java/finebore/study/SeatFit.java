@@ -1,8 +1,6 @@
 package finebore.study;
 
 import finebore.cutting.Seating;
-import finebore.flow.Calibration;
-import finebore.flow.Direction;
 import finebore.flow.FlowCurve;
 import finebore.flow.LiftPoint;
 import finebore.flow.LossCoefficients;
@@ -64,23 +62,28 @@ public record SeatFit(Pairing pairing, SeatSection seat, ValveSection valve, Sea
 
   /** Throat less stem, mm2. */
   public double throatAreaMm2() {
-    double throat = pairing.seat().throatDiameterMm();
-    double stem = Math.min(pairing.valve().stemDiameterMm(), 0.9 * throat);
-    return Math.PI / 4 * (throat * throat - stem * stem);
+    return throatAreaMm2(pairing.seat().throatDiameterMm(), pairing.valve().stemDiameterMm());
+  }
+
+  /** Throat less stem, mm2. */
+  public static double throatAreaMm2(double throatMm, double stemMm) {
+    double stem = Math.min(stemMm, 0.9 * throatMm);
+    return Math.PI / 4 * (throatMm * throatMm - stem * stem);
   }
 
   /** Gate, effective area and losses at a lift above 0. */
-  public Losses lossesAt(double liftMm, Direction direction, Calibration calibration) {
+  public Losses lossesAt(double liftMm, FlowSetting setting) {
     return Losses.at(
         seat.profile(),
         valveAt(liftMm),
         new Losses.Setting(
             pairing.seat().sealing(),
             throatAreaMm2(),
-            direction,
+            setting.portAreaMm2().orElse(throatAreaMm2()),
+            setting.direction(),
             LossCoefficients.FITTED,
             Sectors.BENT_PORT,
-            calibration));
+            setting.calibration()));
   }
 
   /** Flow at rising lifts; empty when the valve falls through. */
@@ -92,7 +95,7 @@ public record SeatFit(Pairing pairing, SeatSection seat, ValveSection valve, Sea
     double head = pairing.valve().headDiameterMm();
     List<LiftPoint> points = new ArrayList<>();
     for (double lift : setting.liftsMm()) {
-      Losses losses = lossesAt(lift, setting.direction(), setting.calibration());
+      Losses losses = lossesAt(lift, setting);
       points.add(
           new LiftPoint(
               lift, losses, Math.PI * head * lift, conditions.flow(losses.effectiveAreaMm2())));

@@ -97,6 +97,6 @@ public record SeatStudy(
 
   /** Gate, effective area and losses at any lift above 0, as the curve has them at its lifts. */
   public Losses lossesAt(double liftMm) {
-    return fit.lossesAt(liftMm, setting.direction(), calibration());
+    return fit.lossesAt(liftMm, setting);
   }
 }

@@ -30,6 +30,7 @@ import finebore.seat.ShownCut;
 import finebore.section.Point;
 import finebore.section.Profile;
 import finebore.section.Tolerance;
+import finebore.study.FlowSetting;
 import finebore.study.Reading;
 import finebore.study.ReadingKind;
 import finebore.study.SeatFit;
@@ -90,6 +91,7 @@ public final class Search {
   private final Valve foundValve;
   private final double foundRest;
   private final Calibration calibration;
+  private final FlowSetting flow;
   private final List<CleanUp.Wall> walls;
   private final double[] throats;
 
@@ -125,6 +127,7 @@ public final class Search {
     this.foundValve = job.foundValve(place);
     this.foundRest = SeatFit.of(new Pairing(metal.seat(), foundValve)).restMm().orElse(0);
     this.calibration = ModelFit.calibrationOf(job, port);
+    this.flow = PlanStudy.flow(job, place, calibration);
     this.walls = new ArrayList<>();
     walls.add(new CleanUp.Wall(12, metal.section().profile()));
     metal.sides().forEach(c -> walls.add(new CleanUp.Wall(c, metal.wallAt(c))));
@@ -373,7 +376,7 @@ public final class Search {
     double sum = 0;
     for (double share : goal.lifts()) {
       double lift = share * foundValve.headDiameterMm();
-      Losses losses = trial.lossesAt(lift, port.direction(), calibration);
+      Losses losses = trial.lossesAt(lift, flow);
       // Each lift counts by its own size, so that no lift drowns another.
       sum += losses.effectiveAreaMm2() / (Math.PI * foundValve.headDiameterMm() * lift);
     }

@@ -21,6 +21,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalInt;
 import java.util.TreeMap;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -53,6 +54,7 @@ class LossesTest {
         valve.profile().raised(s.restMm() + lift),
         new Losses.Setting(
             pairing.seat().sealing(),
+            SeatFit.of(pairing).throatAreaMm2(),
             SeatFit.of(pairing).throatAreaMm2(),
             direction,
             LossCoefficients.FITTED,
@@ -266,6 +268,7 @@ class LossesTest {
               new Losses.Setting(
                   1,
                   SeatFit.of(pairing).throatAreaMm2(),
+                  SeatFit.of(pairing).throatAreaMm2(),
                   Direction.INTAKE,
                   LossCoefficients.FITTED,
                   Sectors.EVEN,
@@ -274,6 +277,45 @@ class LossesTest {
     }
     assertThat(left[0]).isBetween(0.98, 1.0);
     assertThat(left[1]).isBetween(0.7, 0.95);
+  }
+
+  /**
+   * A head that its port holds back: K = 5 in velocity heads of the throat as found. Opening the
+   * throat does not open the port, so that little is left of what the seat gains.
+   */
+  @Test
+  void aPortThatHoldsBackIsNotOpenedByAThroat() {
+    Pairing narrow = VARIANTS.get("A");
+    Pairing wide = narrow.withSeat(narrow.seat().withThroatDiameter(0.93 * 42));
+    Calibration tight = new Calibration(5, 1, OptionalInt.empty());
+    double port = SeatFit.of(narrow).throatAreaMm2();
+    double alone = behind(wide, 0, port) / behind(narrow, 0, port);
+    double held = behind(wide, tight.portLoss(), port) / behind(narrow, tight.portLoss(), port);
+    double opened =
+        behind(wide, tight.portLoss(), SeatFit.of(wide).throatAreaMm2())
+            / behind(narrow, tight.portLoss(), port);
+    assertThat(held - 1).isLessThan(0.35 * Math.max(0.01, alone - 1) + 0.005);
+    assertThat(opened - held).isGreaterThan(0.05);
+  }
+
+  private static double behind(Pairing pairing, double portLoss, double portAreaMm2) {
+    ValveSection valve = ValveSection.of(pairing.valve(), Tolerance.FINE);
+    Seating.Seated s =
+        (Seating.Seated)
+            Seating.of(
+                SeatSection.of(pairing.seat(), Tolerance.FINE), valve, 0.005, Tolerance.FINE);
+    return Losses.at(
+            metal(pairing),
+            valve.profile().raised(s.restMm() + 11),
+            new Losses.Setting(
+                pairing.seat().sealing(),
+                SeatFit.of(pairing).throatAreaMm2(),
+                portAreaMm2,
+                Direction.INTAKE,
+                LossCoefficients.FITTED,
+                Sectors.EVEN,
+                new Calibration(portLoss, 1, OptionalInt.empty())))
+        .effectiveAreaMm2();
   }
 
   @Property(tries = 150)

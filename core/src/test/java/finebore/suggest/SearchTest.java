@@ -162,12 +162,7 @@ class SearchTest {
         .mapToDouble(share -> share * foundHeadMm)
         .map(
             lift ->
-                study
-                        .finished()
-                        .fit()
-                        .lossesAt(
-                            lift, Port.INTAKE.direction(), study.finished().setting().calibration())
-                        .effectiveAreaMm2()
+                study.finished().fit().lossesAt(lift, study.finished().setting()).effectiveAreaMm2()
                     / (Math.PI * foundHeadMm * lift))
         .average()
         .orElseThrow();
