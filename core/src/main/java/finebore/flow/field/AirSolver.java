@@ -22,6 +22,9 @@ import java.util.function.BooleanSupplier;
  */
 public final class AirSolver {
 
+  /** Goes up when figures change, so that those kept from before are not taken for today's. */
+  public static final int VERSION = 1;
+
   /** Head diameter that all valves are scaled to, mm. */
   public static final double REFERENCE_MM = 42;
 

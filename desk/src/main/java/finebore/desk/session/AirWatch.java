@@ -8,7 +8,10 @@ import finebore.flow.field.AirQuestion;
 import finebore.flow.field.AirSolver;
 import finebore.flow.field.Fineness;
 import finebore.flow.field.Turbulence;
+import finebore.formats.AirStore;
 import finebore.study.SeatStudy;
+import java.io.IOException;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -16,6 +19,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import javafx.application.Platform;
@@ -69,6 +73,8 @@ public final class AirWatch {
       new ReadOnlyObjectWrapper<>(Map.of());
   private final Map<AirQuestion, Solved> pictures = kept(PICTURES);
   private final Map<AirQuestion, Double> areas = kept(FIGURES);
+  private final Path file;
+  private Optional<AirStore> store = Optional.empty();
   private Optional<AirQuestion> picture = Optional.empty();
   private List<Lift> lifts = List.of();
   private double portPerMm4;
@@ -76,10 +82,18 @@ public final class AirWatch {
   private volatile int asked;
   private volatile int curveAsked;
 
+  /**
+   * @param file where solved areas are kept; it need not be there
+   */
+  public AirWatch(Path file) {
+    this.file = file;
+  }
+
   /** Threads wait for the first question. */
   private void begin() {
     if (!begun) {
       begun = true;
+      store = Optional.of(AirStore.in(file));
       Thread.ofPlatform().daemon().name("air-picture").start(() -> forever(this::nextPicture));
       Thread.ofPlatform().daemon().name("air-strip").start(() -> forever(this::nextLift));
     }
@@ -258,12 +272,20 @@ public final class AirWatch {
       question = next.get();
       number = curveAsked;
     }
-    Optional<Solved> solved = solve(question, () -> curveAsked != number);
+    OptionalDouble kept = store.orElseThrow().area(question);
+    Optional<Double> area =
+        kept.isPresent()
+            ? Optional.of(kept.getAsDouble())
+            : solve(question, () -> curveAsked != number)
+                .map(s -> s.flow().map(AirFlow::effectiveAreaMm2).orElse(Double.NaN));
+    if (kept.isEmpty() && area.isPresent()) {
+      keep(question, area.get());
+    }
     synchronized (this) {
-      if (solved.isEmpty()) {
+      if (area.isEmpty()) {
         return;
       }
-      areas.put(question, solved.get().flow().map(AirFlow::effectiveAreaMm2).orElse(Double.NaN));
+      areas.put(question, area.get());
       Map<Double, AirChange> known = known();
       Platform.runLater(
           () -> {
@@ -273,6 +295,14 @@ public final class AirWatch {
               }
             }
           });
+    }
+  }
+
+  private void keep(AirQuestion question, double area) {
+    try {
+      store.orElseThrow().keep(question, area);
+    } catch (IOException e) {
+      LOG.log(Level.FINE, "solved air is not kept", e);
     }
   }
 

@@ -52,6 +52,11 @@ public final class DeskFolder {
     return new DeskFolder(HomeFolder.ofUser());
   }
 
+  /** Where solved air is kept; it may be deleted at any time. */
+  public Path solvedAir() {
+    return folder.resolve("solved-air.csv");
+  }
+
   /** This folder and those of recent jobs. */
   public List<Path> folders() {
     return Stream.concat(Stream.of(folder), recent().stream().map(Path::getParent))

@@ -41,7 +41,7 @@ public final class MainWindow {
   private final Recovery recovery;
   private final OpenJob openJob;
   private final FilePicker picker;
-  private final AirWatch air = new AirWatch();
+  private final AirWatch air;
   private final BenchSession bench;
   private final Overlays overlays;
   private final StackPane root = new StackPane();
@@ -72,6 +72,7 @@ public final class MainWindow {
     this.folder = folder;
     this.session = session;
     this.recovery = recovery;
+    this.air = new AirWatch(folder.solvedAir());
     this.picker = picker;
     this.theme = theme;
     this.textScale = folder.textScale();
