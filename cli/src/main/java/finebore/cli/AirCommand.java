@@ -55,8 +55,11 @@ final class AirCommand implements Callable<Integer> {
       description = "Valve lift, mm, above 0 and up to 50.")
   private double liftMm;
 
-  @Option(names = "--plan", description = "planned (default) or found.", defaultValue = "planned")
-  private StudyCommand.State plan;
+  @Option(
+      names = "--plan",
+      description = "planned (default), found, or both side by side (PNG only).",
+      defaultValue = "planned")
+  private StateName plan;
 
   @Option(names = "--layer", description = "speed (default) or lost.", defaultValue = "speed")
   private LayerName layer;
@@ -76,6 +79,12 @@ final class AirCommand implements Callable<Integer> {
       paramLabel = "OUT",
       description = "Where to write it; ends in .png, .svg, .csv or .json.")
   private Path output;
+
+  enum StateName {
+    planned,
+    found,
+    both
+  }
 
   enum LayerName {
     speed,
@@ -108,22 +117,46 @@ final class AirCommand implements Callable<Integer> {
     Job job = JobFile.read(file).job();
     Words words = speech.of(job);
     SeatPlace place = SeatByLabel.of(job, seat);
-    SeatStudy study = study(job, place);
-    if (study.seated().isEmpty()) {
-      throw new FileProblem(Message.of("cli.fallsThrough").with("seat", Term.quote(seat)));
+    if (plan == StateName.both) {
+      if (!name.endsWith(".png")) {
+        throw new FileProblem(
+            Message.of("file.wrongEnding")
+                .with("file", Term.quote(output.toString()))
+                .with("endings", Term.quote(".png")));
+      }
+      AirFlow found = solve(study(job, place, StateName.found));
+      AirFlow planned = solve(study(job, place, StateName.planned));
+      SafeFile.write(
+          output,
+          AirPicture.pair(
+              found,
+              title(words, StateName.found),
+              planned,
+              title(words, StateName.planned),
+              layer(),
+              words),
+          false);
+      Terminal.println(spec, AirWords.figure(found, words));
+      Terminal.println(spec, AirWords.figure(planned, words));
+    } else {
+      AirFlow flow = solve(study(job, place, plan));
+      SafeFile.write(output, written(flow, name, words), false);
+      Terminal.println(spec, AirWords.figure(flow, words));
     }
-    AirFlow flow = solve(study);
-    SafeFile.write(output, written(flow, name, words), false);
-    Terminal.println(spec, AirWords.figure(flow, words));
     Terminal.println(spec, words.text("cli.wrote", "file", output.toString()));
     return 0;
   }
 
-  private SeatStudy study(Job job, SeatPlace place) {
+  private SeatStudy study(Job job, SeatPlace place, StateName state) throws FileProblem {
     SeatStudy found = PlanStudy.asFound(job, place, finebore.flow.Calibration.SEAT_ALONE);
-    return plan == StudyCommand.State.found
-        ? found
-        : PlanStudy.of(job, place, job.planOf(place), found).finished();
+    SeatStudy study =
+        state == StateName.found
+            ? found
+            : PlanStudy.of(job, place, job.planOf(place), found).finished();
+    if (study.seated().isEmpty()) {
+      throw new FileProblem(Message.of("cli.fallsThrough").with("seat", Term.quote(seat)));
+    }
+    return study;
   }
 
   private AirFlow solve(SeatStudy study) throws FileProblem {
@@ -146,22 +179,26 @@ final class AirCommand implements Callable<Integer> {
     if (name.endsWith(".json")) {
       return bytes(AirTable.json(flow, seat, plan.name(), liftMm, words));
     }
-    AirColours.Layer shown =
-        layer == LayerName.speed ? AirColours.Layer.SPEED : AirColours.Layer.LOST;
-    String title =
-        words.text(
-            "air.title",
-            "seat",
-            seat,
-            "state",
-            words.text("air.state." + plan.name()),
-            "lift",
-            words.figure(Dimension.LENGTH, liftMm),
-            "layer",
-            words.text("air.layer." + layer.name()));
     return name.endsWith(".png")
-        ? AirPicture.png(flow, shown, words, title)
-        : bytes(AirPicture.svg(flow, shown, words, title));
+        ? AirPicture.png(flow, layer(), words, title(words, plan))
+        : bytes(AirPicture.svg(flow, layer(), words, title(words, plan)));
+  }
+
+  private AirColours.Layer layer() {
+    return layer == LayerName.speed ? AirColours.Layer.SPEED : AirColours.Layer.LOST;
+  }
+
+  private String title(Words words, StateName state) {
+    return words.text(
+        "air.title",
+        "seat",
+        seat,
+        "state",
+        words.text("air.state." + state.name()),
+        "lift",
+        words.figure(Dimension.LENGTH, liftMm),
+        "layer",
+        words.text("air.layer." + layer.name()));
   }
 
   private static byte[] bytes(String text) {

@@ -54,6 +54,24 @@ public final class AirPicture {
     return new AirPicture(flow, layer, words, title).png();
   }
 
+  /** Two pictures on one scale side by side, as a PNG. */
+  public static byte[] pair(
+      AirFlow first,
+      String firstTitle,
+      AirFlow second,
+      String secondTitle,
+      AirColours.Layer layer,
+      Words words) {
+    BufferedImage both = new BufferedImage(2 * WIDTH, HEIGHT, BufferedImage.TYPE_INT_RGB);
+    Graphics2D g = both.createGraphics();
+    g.drawImage(new AirPicture(first, layer, words, firstTitle).image(), 0, 0, null);
+    g.drawImage(new AirPicture(second, layer, words, secondTitle).image(), WIDTH, 0, null);
+    g.setColor(new Color(INK));
+    g.fillRect(WIDTH - 1, 0, 2, HEIGHT);
+    g.dispose();
+    return bytes(both);
+  }
+
   public static String svg(AirFlow flow, AirColours.Layer layer, Words words, String title) {
     return new AirPicture(flow, layer, words, title).svg();
   }
@@ -106,6 +124,10 @@ public final class AirPicture {
   }
 
   private byte[] png() {
+    return bytes(image());
+  }
+
+  private BufferedImage image() {
     BufferedImage image = new BufferedImage(WIDTH, HEIGHT, BufferedImage.TYPE_INT_RGB);
     Graphics2D g = image.createGraphics();
     g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
@@ -116,18 +138,22 @@ public final class AirPicture {
     g.fillRect(0, HEIGHT - FOOT, WIDTH, FOOT);
     for (int k = 0; k < 200; k++) {
       g.setColor(new Color(AirColours.of(k / 199.0)));
-      g.fillRect(WIDTH - 270 + k, HEIGHT - FOOT + 14, 2, 16);
+      g.fillRect(WIDTH - 290 + k, HEIGHT - FOOT + 14, 2, 16);
     }
     g.setColor(new Color(INK));
     g.setFont(new Font(Font.SANS_SERIF, Font.PLAIN, 15));
-    g.drawString(end(false), WIDTH - 284, HEIGHT - FOOT + 28);
-    g.drawString(end(true), WIDTH - 62, HEIGHT - FOOT + 28);
+    g.drawString(end(false), WIDTH - 304, HEIGHT - FOOT + 28);
+    g.drawString(end(true), WIDTH - 82, HEIGHT - FOOT + 28);
     int y = HEIGHT - FOOT + 26;
     for (String line : foot()) {
       g.drawString(line, 12, y);
       y += 20;
     }
     g.dispose();
+    return image;
+  }
+
+  private static byte[] bytes(BufferedImage image) {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     try {
       ImageIO.write(image, "png", out);
@@ -201,12 +227,12 @@ public final class AirPicture {
           String.format(
               Locale.ROOT,
               "<rect x=\"%d\" y=\"%d\" width=\"5.2\" height=\"16\" fill=\"#%06x\"/>%n",
-              WIDTH - 270 + 5 * k,
+              WIDTH - 290 + 5 * k,
               HEIGHT - FOOT + 14,
               AirColours.of(k / 39.0)));
     }
-    text(out, WIDTH - 284, HEIGHT - FOOT + 28, end(false));
-    text(out, WIDTH - 62, HEIGHT - FOOT + 28, end(true));
+    text(out, WIDTH - 304, HEIGHT - FOOT + 28, end(false));
+    text(out, WIDTH - 82, HEIGHT - FOOT + 28, end(true));
     int y = HEIGHT - FOOT + 26;
     for (String line : foot()) {
       text(out, 12, y, line);

@@ -19,9 +19,9 @@ public final class AirSketch {
   private static final int STILL = 0x8a8f98;
 
   /** Cells longer than this are drawn in parts that change evenly, in valve radii. */
-  private static final double LARGE = 0.03;
+  private static final double LARGE = 0.012;
 
-  private static final int PARTS = 4;
+  private static final int MOST_PARTS = 5;
 
   private final AirFlow flow;
   private final AirLines lines;
@@ -95,7 +95,7 @@ public final class AirSketch {
       return;
     }
     double size = Math.max(a.distanceTo(c), b.distanceTo(d));
-    int parts = size > LARGE * flow.question().headRadiusMm() ? PARTS : 1;
+    int parts = Math.clamp((long) (size / (LARGE * flow.question().headRadiusMm())), 1, MOST_PARTS);
     for (int m = 0; m < parts; m++) {
       for (int n = 0; n < parts; n++) {
         double x0 = (double) m / parts;
@@ -112,7 +112,7 @@ public final class AirSketch {
                 a.toward(b, x1).toward(d.toward(c, x1), y0),
                 a.toward(b, x1).toward(d.toward(c, x1), y1),
                 a.toward(b, x0).toward(d.toward(c, x0), y1)),
-            AirColours.of(parts == 1 ? share(i, j) : near + x * (far - near)));
+            AirColours.of(near + x * (far - near)));
       }
     }
   }
