@@ -157,6 +157,11 @@ public final class Search {
     };
   }
 
+  /** What the plans are to be best at. */
+  public Goal goal() {
+    return goal;
+  }
+
   /** How many candidates there are. */
   public int size() {
     return VALVES.length * rack.size() * OVERHANGS.length * THROATS * FACES.length * PLUNGES.length;

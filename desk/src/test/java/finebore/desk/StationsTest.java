@@ -216,8 +216,9 @@ class StationsTest {
     desk.runFx(() -> desk.session.useRack(List.of(RackFile.shipped().get(3))));
     desk.clickOn("#below-suggest");
     desk.clickOn("#suggest-start");
-    WaitForAsyncUtils.waitFor(30, TimeUnit.SECONDS, () -> desk.isShown("#try-suggestion-0"));
+    WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> desk.isShown("#try-suggestion-0"));
     assertThat(desk.words("#suggest")).contains("Gives low +").contains("Costs");
+    assertThat(desk.text("#suggestion-air-0")).matches("Solved: [+\u2212-]\\d+\\.\\d % over.*");
     desk.clickOn("#try-suggestion-0");
     assertThat(desk.isShown("#keep-tried")).isTrue();
     assertThat(desk.session.job()).isEqualTo(JobFile.demo());

@@ -137,13 +137,14 @@ public final class AirChanges {
     long alike = pairs.stream().filter(p -> Math.abs(p[0]) > 0.03 && p[0] * p[1] > 0).count();
     System.out.printf(
         Locale.ROOT,
-        "%-22s %4d changes; solved %4.1f %5.1f points; estimate off by %4.1f %5.1f (median, 90th);"
+        "%-22s %4d changes; solved %4.1f %5.1f points; estimate off by %4.1f %4.1f %5.1f (half, two thirds, nine tenths lie within);"
             + " sign right in %d of %d over 3 points%n",
         kind,
         pairs.size(),
         size[size.length / 2],
         size[(int) (0.9 * (size.length - 1))],
         off[off.length / 2],
+        off[(int) (2.0 / 3 * (off.length - 1))],
         off[(int) (0.9 * (off.length - 1))],
         alike,
         clear);

@@ -11,7 +11,9 @@ import finebore.study.Reading;
 import finebore.study.ReadingKind;
 import finebore.suggest.Goal;
 import finebore.suggest.Search;
+import finebore.suggest.SolvedSuggestion;
 import finebore.suggest.Suggestion;
+import finebore.words.UnitSystem;
 import finebore.words.Words;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -130,6 +132,7 @@ final class SuggestPane extends VBox {
                       "all",
                       search.size()));
             },
+            () -> state.setText(session.say("suggest.solving")),
             (slice, found) -> finished(search, slice, found));
     run = Optional.of(begun);
     start.setDisable(true);
@@ -146,7 +149,7 @@ final class SuggestPane extends VBox {
     state.setText(words);
   }
 
-  private void finished(Search search, Search.Slice slice, List<Suggestion> found) {
+  private void finished(Search search, Search.Slice slice, List<SolvedSuggestion> found) {
     stop(
         found.isEmpty()
             ? session.say("suggest.none", "limits", limits(slice.broken()))
@@ -165,7 +168,8 @@ final class SuggestPane extends VBox {
         .collect(Collectors.joining(", "));
   }
 
-  private HBox row(int number, Suggestion suggestion) {
+  private HBox row(int number, SolvedSuggestion solved) {
+    Suggestion suggestion = solved.suggestion();
     Label name = new Label((number + 1) + "  " + suggestion.candidate().cutter().name());
     name.getStyleClass().add("title");
     Label gives =
@@ -175,13 +179,15 @@ final class SuggestPane extends VBox {
                 "change",
                 ChangeWords.of(suggestion.study().change(), session.words())));
     gives.getStyleClass().add("good");
+    Label air = new Label(air(solved));
+    air.setId("suggestion-air-" + number);
     Label costs =
         new Label(session.say("suggest.costs", "what", costs(suggestion, session.words())));
-    for (Label label : List.of(gives, costs)) {
+    for (Label label : List.of(gives, air, costs)) {
       label.setWrapText(true);
       label.setMinHeight(Region.USE_PREF_SIZE);
     }
-    VBox words = new VBox(name, gives, costs);
+    VBox words = new VBox(name, gives, air, costs);
     HBox.setHgrow(words, Priority.ALWAYS);
     Button tryIt = new Button(session.say("suggest.try"));
     tryIt.setId("try-suggestion-" + number);
@@ -212,6 +218,15 @@ final class SuggestPane extends VBox {
     row.setAlignment(Pos.CENTER_LEFT);
     row.getStyleClass().add("finding-row");
     return row;
+  }
+
+  /** What the solver makes of it. */
+  private String air(SolvedSuggestion solved) {
+    if (solved.share().isEmpty()) {
+      return session.say("suggest.air.none");
+    }
+    String share = UnitSystem.signed(100 * solved.share().getAsDouble(), 1);
+    return session.say(solved.isClear() ? "suggest.air" : "suggest.air.unclear", "share", share);
   }
 
   private static String costs(Suggestion suggestion, Words words) {

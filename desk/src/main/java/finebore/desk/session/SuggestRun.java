@@ -2,6 +2,7 @@ package finebore.desk.session;
 
 import finebore.suggest.Search;
 import finebore.suggest.Search.Slice;
+import finebore.suggest.SolvedSuggestion;
 import finebore.suggest.Suggestion;
 import java.util.ArrayList;
 import java.util.List;
@@ -21,14 +22,19 @@ public final class SuggestRun {
   private static final Logger LOG = Logger.getLogger(SuggestRun.class.getName());
   private static final int THREADS = 2;
   private static final int SLICE = 1600;
-  private static final int MOST = 5;
+
+  /** So many of the best are solved, and so many of those shown. */
+  private static final int SOLVED = 10;
+
+  private static final int SHOWN = 5;
 
   private final Search search;
   private final AtomicInteger next = new AtomicInteger();
   private final AtomicInteger done = new AtomicInteger();
   private final AtomicInteger running = new AtomicInteger(THREADS);
   private final DoubleConsumer progress;
-  private final BiConsumer<Slice, List<Suggestion>> finished;
+  private final Runnable solving;
+  private final BiConsumer<Slice, List<SolvedSuggestion>> finished;
   private final List<Thread> threads = new ArrayList<>();
   private Slice found = Slice.NONE;
   private volatile boolean cancelled;
@@ -37,12 +43,17 @@ public final class SuggestRun {
    * A search that has not begun.
    *
    * @param progress told the share that is done, on the desk's thread
+   * @param solving told when the best are being solved, on the desk's thread
    * @param finished told what was found, on the desk's thread; not when it was cancelled
    */
   public SuggestRun(
-      Search search, DoubleConsumer progress, BiConsumer<Slice, List<Suggestion>> finished) {
+      Search search,
+      DoubleConsumer progress,
+      Runnable solving,
+      BiConsumer<Slice, List<SolvedSuggestion>> finished) {
     this.search = search;
     this.progress = progress;
+    this.solving = solving;
     this.finished = finished;
   }
 
@@ -91,8 +102,12 @@ public final class SuggestRun {
       synchronized (this) {
         all = found;
       }
-      List<Suggestion> suggestions = search.suggestions(all.best(), MOST);
-      tell(() -> finished.accept(all, suggestions));
+      List<Suggestion> suggestions = search.suggestions(all.best(), SOLVED);
+      tell(solving);
+      List<SolvedSuggestion> solved =
+          SolvedSuggestion.of(suggestions, search.goal(), () -> cancelled);
+      List<SolvedSuggestion> shown = solved.subList(0, Math.min(SHOWN, solved.size()));
+      tell(() -> finished.accept(all, shown));
     }
   }
 

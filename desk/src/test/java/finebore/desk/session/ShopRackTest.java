@@ -155,7 +155,11 @@ class ShopRackTest {
             Goal.LIFE);
     AtomicBoolean told = new AtomicBoolean();
     SuggestRun run =
-        new SuggestRun(search, share -> told.set(true), (slice, found) -> told.set(true));
+        new SuggestRun(
+            search,
+            share -> told.set(true),
+            () -> told.set(true),
+            (slice, found) -> told.set(true));
     run.cancel();
     run.start();
     run.await();

@@ -1,0 +1,90 @@
+package finebore.suggest;
+
+import finebore.flow.field.AirChange;
+import finebore.flow.field.AirNotSolved;
+import finebore.flow.field.AirQuestion;
+import finebore.flow.field.AirSolver;
+import finebore.flow.field.Fineness;
+import finebore.flow.field.Turbulence;
+import finebore.study.SeatStudy;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.BooleanSupplier;
+
+/**
+ * A suggestion with what the solver makes of it.
+ *
+ * @param suggestion the plan
+ * @param share mean change of flow against the found seat over the goal's lifts, the found port in
+ *     series; empty where a lift could not be solved, or flow is not the goal
+ */
+public record SolvedSuggestion(Suggestion suggestion, OptionalDouble share) {
+
+  /** Whether the change is one that can be told from none. */
+  public boolean isClear() {
+    return share.isPresent() && Math.abs(share.getAsDouble()) >= AirChange.LEAST;
+  }
+
+  /**
+   * Solves the air of suggestions and puts the best first; those that could not be solved keep
+   * their order behind them.
+   *
+   * @param stop asked now and then; true gives up, and nothing is solved
+   */
+  public static List<SolvedSuggestion> of(
+      List<Suggestion> suggestions, Goal goal, BooleanSupplier stop) {
+    if (suggestions.isEmpty() || goal.lifts().isEmpty()) {
+      return suggestions.stream()
+          .map(s -> new SolvedSuggestion(s, OptionalDouble.empty()))
+          .toList();
+    }
+    SeatStudy found = suggestions.getFirst().study().found();
+    double head = found.pairing().valve().headDiameterMm();
+    List<Double> lifts = goal.lifts().stream().map(l -> l * head).toList();
+    Optional<double[]> before = areas(found, lifts, stop);
+    double port =
+        found.calibration().portLoss()
+            / (found.fit().throatAreaMm2() * found.fit().throatAreaMm2());
+    List<SolvedSuggestion> solved = new ArrayList<>();
+    for (Suggestion suggestion : suggestions) {
+      Optional<double[]> after =
+          before.flatMap(b -> areas(suggestion.study().finished(), lifts, stop));
+      solved.add(
+          new SolvedSuggestion(
+              suggestion,
+              after
+                  .map(a -> OptionalDouble.of(mean(before.get(), a, port)))
+                  .orElse(OptionalDouble.empty())));
+    }
+    solved.sort(Comparator.comparingDouble(s -> -s.share().orElse(Double.NEGATIVE_INFINITY)));
+    return List.copyOf(solved);
+  }
+
+  private static double mean(double[] found, double[] planned, double port) {
+    double sum = 0;
+    for (int k = 0; k < found.length; k++) {
+      sum +=
+          AirChange.of(
+                  new double[] {found[k], Double.NaN}, new double[] {planned[k], Double.NaN}, port)
+              .share();
+    }
+    return sum / found.length;
+  }
+
+  private static Optional<double[]> areas(
+      SeatStudy study, List<Double> liftsMm, BooleanSupplier stop) {
+    double[] areas = new double[liftsMm.size()];
+    try {
+      for (int k = 0; k < areas.length; k++) {
+        AirQuestion question = study.airAt(liftsMm.get(k), Turbulence.EVEN, Fineness.COARSE);
+        areas[k] = AirSolver.solve(question, Optional.empty(), stop).effectiveAreaMm2();
+      }
+    } catch (AirNotSolved e) {
+      return Optional.empty();
+    }
+    return Optional.of(areas);
+  }
+}
