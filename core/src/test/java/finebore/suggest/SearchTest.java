@@ -98,6 +98,26 @@ class SearchTest {
         .isBetween(1L, 3L);
   }
 
+  /** The solver has the last word on which is best. */
+  @Test
+  void suggestionsAreSolvedBeforeTheyAreCalledBest() {
+    Search search = search(job(), Samples.practice(), Goal.LOW);
+    List<Suggestion> suggestions = search.suggestions(whole(search).best(), 2);
+    List<SolvedSuggestion> solved = SolvedSuggestion.of(suggestions, Goal.LOW, () -> false);
+    assertThat(solved)
+        .extracting(SolvedSuggestion::suggestion)
+        .containsExactlyInAnyOrderElementsOf(suggestions);
+    assertThat(solved.getFirst().share().orElseThrow())
+        .isGreaterThanOrEqualTo(solved.getLast().share().orElseThrow());
+    // Told to stop, nothing is solved and the order stays.
+    assertThat(SolvedSuggestion.of(suggestions, Goal.LOW, () -> true))
+        .allMatch(s -> s.share().isEmpty())
+        .extracting(SolvedSuggestion::suggestion)
+        .containsExactlyElementsOf(suggestions);
+    assertThat(SolvedSuggestion.of(suggestions, Goal.LIFE, () -> false))
+        .allMatch(s -> s.share().isEmpty());
+  }
+
   @Test
   void sameInputSameResult() {
     assertThat(whole(search(job(), Samples.practice(), Goal.WHOLE)))
