@@ -126,8 +126,10 @@ class PredictionConfidenceTest {
     Score.Figures low = bad.score().bands().get(Band.LOW);
     assertThat(low.bias()).isCloseTo(-0.08, within(1e-6));
     assertThat(low.spread()).isLessThan(1e-6);
-    // Five of what was assumed, 2 %, and the lifts missed by 8 %.
-    double expected = Math.sqrt((5 * 0.02 * 0.02 + low.lifts() * 0.08 * 0.08) / (5 + low.lifts()));
+    // Five of what was assumed and the lifts missed by 8 %.
+    double assumed = FlowChange.MODEL_SPREAD;
+    double expected =
+        Math.sqrt((5 * assumed * assumed + low.lifts() * 0.08 * 0.08) / (5 + low.lifts()));
     assertThat(bad.spread().low()).isCloseTo(expected, within(1e-6));
     assertThat(bad.spreadOfFlow(Band.LOW)).isEqualTo(bad.spread().low());
     FlowTest piped = missed.bench().tests().getLast();
