@@ -182,6 +182,8 @@ public final class PlanStation extends BorderPane {
     airText.setVisible(!said.isEmpty());
     airText.setManaged(!said.isEmpty());
     saveAir.setDisable(section.air().flow().isEmpty());
+    saveAir.setVisible(section.air().isShown());
+    saveAir.setManaged(section.air().isShown());
   }
 
   /** What is to happen when the picture of the air is to be kept. */
