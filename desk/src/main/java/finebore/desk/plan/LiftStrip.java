@@ -385,11 +385,16 @@ public final class LiftStrip extends DrawnRegion {
         return;
       }
       boolean above = step.changeM3s() >= 0;
+      // Clear of the diamond too, where there is one.
+      double diamond = zero - solvedChange(step) * scale;
+      boolean solved = air.changes().containsKey(step.liftMm());
+      double highest = Math.min(Math.min(y1, zero), solved ? diamond - 5 : zero);
+      double lowest = Math.max(Math.max(y2, zero), solved ? diamond + 5 : zero);
       text(
           g,
           UnitSystem.signed(shown(step.changeM3s()), 1),
           mid,
-          above ? Math.min(y1, zero) - size() * 0.75 : Math.max(y2, zero) + size() * 0.75,
+          above ? highest - size() * 0.75 : lowest + size() * 0.75,
           colour,
           TextAlignment.CENTER,
           true);
