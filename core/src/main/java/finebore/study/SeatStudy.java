@@ -84,6 +84,12 @@ public record SeatStudy(
     return fit.valveAt(liftMm);
   }
 
+  /** Resistance of the port behind, 1/mm4, as the losses have it. */
+  public double portPerMm4() {
+    double area = setting.portAreaMm2().orElse(fit.throatAreaMm2());
+    return calibration().portLoss() / (area * area);
+  }
+
   /** The air between valve and seat at a lift above 0, to be solved. */
   public AirQuestion airAt(double liftMm, Turbulence turbulence, Fineness fineness) {
     return new AirQuestion(

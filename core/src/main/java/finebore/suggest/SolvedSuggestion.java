@@ -45,9 +45,7 @@ public record SolvedSuggestion(Suggestion suggestion, OptionalDouble share) {
     double head = found.pairing().valve().headDiameterMm();
     List<Double> lifts = goal.lifts().stream().map(l -> l * head).toList();
     Optional<double[]> before = areas(found, lifts, stop);
-    double port =
-        found.calibration().portLoss()
-            / (found.fit().throatAreaMm2() * found.fit().throatAreaMm2());
+    double port = found.portPerMm4();
     List<SolvedSuggestion> solved = new ArrayList<>();
     for (Suggestion suggestion : suggestions) {
       Optional<double[]> after =

@@ -1,5 +1,6 @@
 package finebore.benchmarks.air;
 
+import finebore.flow.field.AirQuestion;
 import finebore.section.Point;
 import finebore.section.Profile;
 import finebore.study.SeatFit;
@@ -26,7 +27,7 @@ final class SectionShape {
     Point contact = on.toward(out, 0.5);
     Profile valve = fit.valveAt(liftMm);
     Point lifted = contact.plus(0, liftMm);
-    double gap = least(wall, valve);
+    double gap = AirQuestion.gapMm(wall, valve);
     double[] x = new double[4 + 4 * (IN_GAPS.length + IN_HEADS.length) * 2];
     int k = 0;
     x[k++] = Math.log(gap / head);
@@ -93,20 +94,5 @@ final class SectionShape {
       at = end;
     }
     return at;
-  }
-
-  private static double least(Profile a, Profile b) {
-    double least = Double.MAX_VALUE;
-    for (int s = 0; s < a.segmentCount(); s++) {
-      for (Point p : b.points()) {
-        least = Math.min(least, a.distance(s, p));
-      }
-    }
-    for (int s = 0; s < b.segmentCount(); s++) {
-      for (Point p : a.points()) {
-        least = Math.min(least, b.distance(s, p));
-      }
-    }
-    return least;
   }
 }

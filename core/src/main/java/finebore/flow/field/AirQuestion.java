@@ -37,6 +37,11 @@ public record AirQuestion(
 
   /** Least distance between valve and head, mm. */
   public double gapMm() {
+    return gapMm(wall, valve);
+  }
+
+  /** Least distance between two walls, mm. */
+  public static double gapMm(Profile wall, Profile valve) {
     double least = Double.MAX_VALUE;
     for (int k = 0; k < wall.segmentCount(); k++) {
       for (var p : valve.points()) {

@@ -91,16 +91,14 @@ final class Balance {
     }
     if (mesh.round) {
       for (int c = 0; c < mesh.cells; c++) {
-        // The stress round the axis pulls inward.
-        diagonal[c] += 2 * (s.viscosity + s.eddy[c]) * mesh.area[c] / mesh.r[c] * HOOP_IN_BOTH;
-        sourceW[c] +=
-            2 * (s.viscosity + s.eddy[c]) * mesh.area[c] / mesh.r[c] * HOOP_IN_BOTH * s.w[c];
+        // The stress round the axis pulls inward. Both speeds share one matrix, so that for the
+        // other one it stands on both sides.
+        double hoop = 2 * (s.viscosity + s.eddy[c]) * mesh.area[c] / mesh.r[c];
+        diagonal[c] += hoop;
+        sourceW[c] += hoop * s.w[c];
       }
     }
   }
-
-  /** Both speeds share one matrix; what only one of them has stands on both sides for the other. */
-  private static final double HOOP_IN_BOTH = 1;
 
   private void face(int k) {
     int a = mesh.from[k];

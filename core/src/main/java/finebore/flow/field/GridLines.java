@@ -17,16 +17,8 @@ import finebore.section.Point;
  * @param z their heights
  * @param inner what stands between nodes i and i + 1 of the inner side
  * @param outer the same of the outer side
- * @param innerStretch which stretch of the inner side that is
- * @param outerStretch the same of the outer side
  */
-record GridLines(
-    double[][] r,
-    double[][] z,
-    Kind[] inner,
-    Kind[] outer,
-    int[] innerStretch,
-    int[] outerStretch) {
+record GridLines(double[][] r, double[][] z, Kind[] inner, Kind[] outer) {
 
   /** Samples of the channel's width. */
   private static final int SAMPLES = 400;
@@ -78,12 +70,7 @@ record GridLines(
       throw new AirNotSolved(AirNotSolved.Why.GRID_FOLDS, folds);
     }
     return new GridLines(
-        r,
-        z,
-        kinds(space.inner(), innerPlaces),
-        kinds(space.outer(), outerPlaces),
-        stretches(space.inner(), innerPlaces),
-        stretches(space.outer(), outerPlaces));
+        r, z, kinds(space.inner(), innerPlaces), kinds(space.outer(), outerPlaces));
   }
 
   private static void set(double[][] r, double[][] z, int i, int j, Point p) {
@@ -210,25 +197,16 @@ record GridLines(
   }
 
   private static Kind[] kinds(Side side, double[] places) {
-    int[] stretches = stretches(side, places);
-    Kind[] kinds = new Kind[stretches.length];
-    for (int i = 0; i < kinds.length; i++) {
-      kinds[i] = side.kinds().get(stretches[i]);
-    }
-    return kinds;
-  }
-
-  private static int[] stretches(Side side, double[] places) {
     double[] lengths = side.lengths();
-    int[] stretches = new int[places.length - 1];
+    Kind[] kinds = new Kind[places.length - 1];
     int k = 0;
-    for (int i = 0; i < stretches.length; i++) {
+    for (int i = 0; i < kinds.length; i++) {
       double middle = (places[i] + places[i + 1]) / 2;
       while (k < lengths.length - 2 && lengths[k + 1] < middle) {
         k++;
       }
-      stretches[i] = k;
+      kinds[i] = side.kinds().get(k);
     }
-    return stretches;
+    return kinds;
   }
 }

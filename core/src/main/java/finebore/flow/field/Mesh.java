@@ -57,13 +57,6 @@ final class Mesh {
   final double[] wayR;
   final double[] wayZ;
 
-  /** Way from each cell's middle to the face. */
-  final double[] fromR;
-
-  final double[] fromZ;
-  final double[] toR;
-  final double[] toZ;
-
   /** Faces at the edge of the grid: inner side, outer side, port, open. */
   final int edges;
 
@@ -119,10 +112,6 @@ final class Mesh {
     share = new double[faces];
     wayR = new double[faces];
     wayZ = new double[faces];
-    fromR = new double[faces];
-    fromZ = new double[faces];
-    toR = new double[faces];
-    toZ = new double[faces];
     int k = 0;
     for (int i = 0; i < along - 1; i++) {
       for (int j = 0; j < across; j++) {
@@ -199,18 +188,14 @@ final class Mesh {
     radius[k] = round ? (ar + br) / 2 : 1;
     double fr = (ar + br) / 2;
     double fz = (az + bz) / 2;
-    fromR[k] = fr - r[a];
-    fromZ[k] = fz - z[a];
-    toR[k] = fr - r[b];
-    toZ[k] = fz - z[b];
     wayR[k] = r[b] - r[a];
     wayZ[k] = z[b] - z[a];
     double square = normalR[k] * normalR[k] + normalZ[k] * normalZ[k];
     double way = Math.sqrt(wayR[k] * wayR[k] + wayZ[k] * wayZ[k]);
     double onto = normalR[k] * wayR[k] + normalZ[k] * wayZ[k];
     through[k] = square / Math.max(onto, SLANTED * Math.sqrt(square) * way);
-    double near = Math.abs(fromR[k] * normalR[k] + fromZ[k] * normalZ[k]);
-    double beyond = Math.abs(toR[k] * normalR[k] + toZ[k] * normalZ[k]);
+    double near = Math.abs((fr - r[a]) * normalR[k] + (fz - z[a]) * normalZ[k]);
+    double beyond = Math.abs((fr - r[b]) * normalR[k] + (fz - z[b]) * normalZ[k]);
     share[k] = near / (near + beyond);
   }
 

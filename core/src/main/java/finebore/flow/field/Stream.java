@@ -174,19 +174,7 @@ final class Stream {
    * the other way, so that no momentum is lost between them. Faces at the edge are still missing.
    */
   void push(double[] v, double[] alongR, double[] alongZ) {
-    java.util.Arrays.fill(alongR, 0);
-    java.util.Arrays.fill(alongZ, 0);
-    for (int k = 0; k < mesh.faces; k++) {
-      int a = mesh.from[k];
-      int b = mesh.to[k];
-      double value = (v[a] + mesh.share[k] * (v[b] - v[a])) * mesh.radius[k];
-      double r = value * mesh.normalR[k];
-      double z = value * mesh.normalZ[k];
-      alongR[a] += r;
-      alongZ[a] += z;
-      alongR[b] -= r;
-      alongZ[b] -= z;
-    }
+    gather(v, true, alongR, alongZ);
     for (int c = 0; c < mesh.cells; c++) {
       double inverse = 1 / mesh.volume[c];
       // The sides of the slice push outward.
@@ -205,19 +193,7 @@ final class Stream {
 
   /** The part of the slopes that comes from faces between cells. */
   void slopes(double[] v, double[] alongR, double[] alongZ) {
-    java.util.Arrays.fill(alongR, 0);
-    java.util.Arrays.fill(alongZ, 0);
-    for (int k = 0; k < mesh.faces; k++) {
-      int a = mesh.from[k];
-      int b = mesh.to[k];
-      double value = v[a] + mesh.share[k] * (v[b] - v[a]);
-      double r = value * mesh.normalR[k];
-      double z = value * mesh.normalZ[k];
-      alongR[a] += r;
-      alongZ[a] += z;
-      alongR[b] -= r;
-      alongZ[b] -= z;
-    }
+    gather(v, false, alongR, alongZ);
     for (int c = 0; c < mesh.cells; c++) {
       double inverse = 1 / mesh.area[c];
       alongR[c] *= inverse;
@@ -225,10 +201,20 @@ final class Stream {
     }
   }
 
-  /** Size of the strain, sqrt(2 S:S), in a cell, 1/s. */
-  double strain(int c) {
-    double hoop = mesh.round ? u[c] / mesh.r[c] : 0;
-    double shear = uz[c] + wr[c];
-    return Math.sqrt(2 * (ur[c] * ur[c] + wz[c] * wz[c] + hoop * hoop) + shear * shear);
+  /** Sums values on the faces times their normals, as they stand in the section or turned round. */
+  private void gather(double[] v, boolean turned, double[] alongR, double[] alongZ) {
+    java.util.Arrays.fill(alongR, 0);
+    java.util.Arrays.fill(alongZ, 0);
+    for (int k = 0; k < mesh.faces; k++) {
+      int a = mesh.from[k];
+      int b = mesh.to[k];
+      double value = (v[a] + mesh.share[k] * (v[b] - v[a])) * (turned ? mesh.radius[k] : 1);
+      double r = value * mesh.normalR[k];
+      double z = value * mesh.normalZ[k];
+      alongR[a] += r;
+      alongZ[a] += z;
+      alongR[b] -= r;
+      alongZ[b] -= z;
+    }
   }
 }

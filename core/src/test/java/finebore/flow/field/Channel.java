@@ -69,7 +69,7 @@ final class Channel {
     Kind[] outer = new Kind[along];
     Arrays.fill(inner, Kind.MIRROR);
     Arrays.fill(outer, Kind.WALL);
-    return new GridLines(r, z, inner, outer, new int[along], new int[along]);
+    return new GridLines(r, z, inner, outer);
   }
 
   /** A channel about a line of symmetry with a wall of its own. */

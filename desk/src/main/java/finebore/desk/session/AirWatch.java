@@ -172,8 +172,7 @@ public final class AirWatch {
             .sorted(Comparator.comparingDouble(l -> Math.abs(l - liftMm)))
             .map(l -> new Lift(l, both(found, l), both(planned, l)))
             .toList();
-    double throat = found.fit().throatAreaMm2();
-    portPerMm4 = found.calibration().portLoss() / (throat * throat);
+    portPerMm4 = found.portPerMm4();
     curveAsked++;
     changes.set(known());
     notifyAll();
