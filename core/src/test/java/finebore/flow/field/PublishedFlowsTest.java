@@ -1,10 +1,12 @@
 package finebore.flow.field;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 import static org.assertj.core.api.Assertions.withinPercentage;
 
 import finebore.flow.field.AirSpace.Kind;
 import finebore.section.Point;
+import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
@@ -98,6 +100,33 @@ class PublishedFlowsTest {
       }
     }
     return end / 2;
+  }
+
+  /**
+   * Air that spreads from the axis between two planes without drag goes as 1 / r whatever its
+   * viscosity, and its pressure as Bernoulli has it: the stress round the axis balances the one
+   * along it. Viscosity is large here, so that nothing of it can hide.
+   */
+  @Test
+  void stressRoundTheAxisBalancesThatAlongIt() {
+    int along = 60;
+    int across = 4;
+    double[][] r = new double[along + 1][across + 1];
+    double[][] z = new double[along + 1][across + 1];
+    for (int i = 0; i <= along; i++) {
+      for (int j = 0; j <= across; j++) {
+        r[i][j] = 1 + 2.0 * i / along;
+        z[i][j] = -(double) j / across;
+      }
+    }
+    Kind[] planes = new Kind[along];
+    Arrays.fill(planes, Kind.MIRROR);
+    Mesh mesh = new Mesh(new GridLines(r, z, planes, planes), true, Mesh.Edge.FED, Mesh.Edge.OPEN);
+    Channel fan = new Channel(mesh, new Channel.Smooth(), 1, 5).settle(1e-6, 2000);
+    double inner = mesh.r[15 * across];
+    double outer = mesh.r[40 * across];
+    double fall = fan.pressureAt(15) - fan.pressureAt(40);
+    assertThat(fall).isCloseTo(0.5 / (outer * outer) - 0.5 / (inner * inner), within(0.05));
   }
 
   /**
