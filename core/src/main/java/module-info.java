@@ -20,6 +20,7 @@ module finebore.core {
   exports finebore.head;
   exports finebore.suggest;
   exports finebore.flow;
+  exports finebore.flow.estimate;
   exports finebore.flow.field;
   exports finebore.bench;
   exports finebore.practice;

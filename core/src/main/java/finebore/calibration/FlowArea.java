@@ -44,7 +44,7 @@ public enum FlowArea implements Coded {
                       c.points().stream()
                           .filter(p -> Math.abs(p.liftMm() - liftMm) < FlowTest.SAME_LIFT_MM)
                           .findFirst())
-              .map((LiftPoint p) -> OptionalDouble.of(p.losses().gate().areaMm2()))
+              .map((LiftPoint p) -> OptionalDouble.of(p.gate().areaMm2()))
               .orElse(OptionalDouble.empty());
     };
   }

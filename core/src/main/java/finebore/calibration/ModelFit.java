@@ -90,7 +90,7 @@ public record ModelFit(FlowTest test, int number, PortFit fit) {
   }
 
   private static double area(LiftPoint point) {
-    return point.losses().effectiveAreaMm2();
+    return point.effectiveAreaMm2();
   }
 
   /** The port to work with: fitted where a test lets it, the usual one otherwise. */

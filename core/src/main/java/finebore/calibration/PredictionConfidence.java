@@ -2,7 +2,6 @@ package finebore.calibration;
 
 import finebore.flow.Bands.Band;
 import finebore.flow.Calibration;
-import finebore.flow.FlowChange;
 import finebore.flow.Spread;
 import finebore.job.Job;
 import finebore.job.Port;
@@ -54,18 +53,18 @@ public record PredictionConfidence(Optional<ModelFit> fit, Score score, Spread s
       return new PredictionConfidence(fit, score, Spread.UNLEARNT);
     }
     double left = fit.get().fit().spread();
-    double assumed = Math.hypot(left, FlowChange.MODEL_SPREAD);
     return new PredictionConfidence(
         fit,
         score,
         new Spread(
-            learnt(score, Band.LOW, assumed),
-            learnt(score, Band.MID, assumed),
-            learnt(score, Band.HIGH, assumed)));
+            learnt(score, Band.LOW, left),
+            learnt(score, Band.MID, left),
+            learnt(score, Band.HIGH, left)));
   }
 
   /** Root of the mean square of what was assumed and what was missed by, by their numbers. */
-  private static double learnt(Score score, Band band, double assumed) {
+  private static double learnt(Score score, Band band, double left) {
+    double assumed = Math.hypot(left, Spread.UNLEARNT.of(band));
     Score.Figures figures = score.bands().get(band);
     if (figures == null) {
       return assumed;

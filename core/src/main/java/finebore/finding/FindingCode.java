@@ -34,6 +34,9 @@ public enum FindingCode implements Coded {
   LEDGE_IN_THROAT("ledgeInThroat"),
   // What it is judged by.
   PRACTICE_NOT_INSTALLED("practiceNotInstalled"),
+  // Flow.
+  PORT_HOLDS_BACK("portHoldsBack"),
+  UNLIKE_SOLVED("unlikeSolved"),
   // Readings.
   READING_MISSING("readingMissing"),
   READINGS_CONTRADICT("readingsContradict"),

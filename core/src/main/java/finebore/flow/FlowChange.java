@@ -19,13 +19,6 @@ import java.util.TreeMap;
 public record FlowChange(
     List<Step> steps, Map<Band, Mean> bands, double camMeanM3s, double camMeanShare) {
 
-  /**
-   * The spread that a change worked out by this model carries, as a share of the flow: two thirds
-   * of 918 single changes to seats and valves it was not fitted to lie within that of what the
-   * solver says (docs/model.md; one in ten lies beyond 10 points).
-   */
-  public static final double MODEL_SPREAD = 0.039;
-
   /** One lift: both flows in m3/s, and the band it lies in. */
   public record Step(double liftMm, double referenceM3s, double newM3s, Band band) {
 

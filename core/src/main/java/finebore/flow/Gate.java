@@ -176,10 +176,31 @@ public record Gate(
       Point b = metal.end(m);
       Point c = valve.start(v);
       Point d = valve.end(v);
+      if (leastBetween(a, b, c, d) >= bestArea) {
+        return;
+      }
       pointToStretch(a, c, d, m, v, true);
       pointToStretch(b, c, d, m, v, true);
       pointToStretch(c, a, b, m, v, false);
       pointToStretch(d, a, b, m, v, false);
+    }
+
+    /** No frustum between two stretches is smaller than one between the boxes round them. */
+    private static double leastBetween(Point a, Point b, Point c, Point d) {
+      double dr =
+          Math.max(
+              Math.min(a.r(), b.r()) - Math.max(c.r(), d.r()),
+              Math.min(c.r(), d.r()) - Math.max(a.r(), b.r()));
+      double dz =
+          Math.max(
+              Math.min(a.z(), b.z()) - Math.max(c.z(), d.z()),
+              Math.min(c.z(), d.z()) - Math.max(a.z(), b.z()));
+      double apart = Math.sqrt(square(Math.max(0, dr)) + square(Math.max(0, dz)));
+      return Math.PI * (Math.min(a.r(), b.r()) + Math.min(c.r(), d.r())) * apart;
+    }
+
+    private static double square(double v) {
+      return v * v;
     }
 
     /**

@@ -21,6 +21,10 @@ public record Loss(Cause cause, Place place, Point at, double resistancePerMm4, 
     return new Loss(cause, place, at, resistancePerMm4 + morePerMm4, share);
   }
 
+  Loss times(double factor) {
+    return new Loss(cause, place, at, factor * resistancePerMm4, share);
+  }
+
   Loss withShareOf(double wholePerMm4) {
     return new Loss(cause, place, at, resistancePerMm4, resistancePerMm4 / wholePerMm4);
   }

@@ -1,5 +1,6 @@
 package finebore.flow;
 
+import finebore.flow.estimate.Estimate;
 import finebore.section.Profile;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -9,8 +10,10 @@ import java.util.List;
 /**
  * The effective area at one lift, and what holds the air up.
  *
- * <p>Resistances R = 1/A^2 are built up from the throat to the gate, one {@link Mechanism} after
- * the other:
+ * <p>Resistances are R = 1/A^2. That of seat and valve together is what the {@link Estimate} learnt
+ * from solved air; the port behind adds its K_port / A^2 of the throat that it was found with. How
+ * the seat's part is shared out is reckoned from the throat to the gate, one {@link Mechanism}
+ * after the other, and then brought to that sum:
  *
  * <ul>
  *   <li>Each wall before the gate that turns away from the stream narrows the jet: {@link
@@ -25,25 +28,30 @@ import java.util.List;
  *   <li>The lip where the throat ends narrows the stream in the same way. What is narrowed there
  *       and has not filled by the gate passes the gate as it is, so the two join as (R_gate^p +
  *       R_lip^p)^(1/p): the narrower place counts most.
- *   <li>The port behind adds K_port / A^2 of the throat that it was found with.
  * </ul>
  *
- * @param gate the smallest frustum
- * @param effectiveAreaMm2 area that ideal flow would need, mm2
+ * @param area the smallest frustum and the effective area
  * @param contraction how far the jet narrows at the gate, 1 for not at all
  * @param filled how far the stream fills the passage past the gate: 1 attached, 0 a free jet
  * @param parts the loss budget, largest first; shares add up to 1
  */
-public record Losses(
-    Gate gate, double effectiveAreaMm2, double contraction, double filled, List<Loss> parts) {
+public record Losses(EffectiveArea area, double contraction, double filled, List<Loss> parts) {
 
   public Losses {
     parts = List.copyOf(parts);
   }
 
+  public Gate gate() {
+    return area.gate();
+  }
+
+  public double effectiveAreaMm2() {
+    return area.mm2();
+  }
+
   /** Discharge coefficient on the gate; can pass 1 where a widening passage recovers pressure. */
   public double gateCoefficient() {
-    return effectiveAreaMm2 / gate.areaMm2();
+    return area.mm2() / area.gate().areaMm2();
   }
 
   /**
@@ -61,7 +69,24 @@ public record Losses(
       Direction direction,
       LossCoefficients coefficients,
       Sectors sectors,
-      Calibration calibration) {}
+      Calibration calibration) {
+
+    /** Resistance of the port, 1/mm4. */
+    double portPerMm4() {
+      return direction.portPerMm4(calibration.portLoss(), portAreaMm2);
+    }
+
+    /** What seat and valve alone would pass, mm2. */
+    public double aloneMm2(EffectiveArea area) {
+      double root = factor() / area.mm2();
+      return factor() / Math.sqrt(root * root - portPerMm4());
+    }
+
+    /** What every area is multiplied by. */
+    double factor() {
+      return calibration.factor() * sectors.mean();
+    }
+  }
 
   /**
    * Works out one lift.
@@ -87,15 +112,40 @@ public record Losses(
       contraction += weight * works.get(i).contraction();
       filled += weight * works.get(i).filled();
     }
-    double total = parts.stream().mapToDouble(Loss::resistancePerMm4).sum();
-    double factor = setting.calibration().factor() * setting.sectors().mean();
+    Estimate.Answer learnt = learnt(metal, valve, setting, smallest);
+    double seat = 1 / (learnt.areaMm2() * learnt.areaMm2());
+    double shared =
+        parts.stream()
+            .filter(l -> l.cause() != Loss.Cause.PORT)
+            .mapToDouble(Loss::resistancePerMm4)
+            .sum();
+    double total = seat + setting.portPerMm4();
     List<Loss> budget =
         parts.stream()
+            .map(l -> l.cause() == Loss.Cause.PORT ? l : l.times(seat / shared))
             .filter(l -> l.resistancePerMm4() != 0)
             .map(l -> l.withShareOf(total))
             .sorted(Comparator.comparingDouble(Loss::share).reversed())
             .toList();
-    return new Losses(smallest, factor / Math.sqrt(total), contraction, filled, budget);
+    return new Losses(area(smallest, learnt, setting), contraction, filled, budget);
+  }
+
+  /** Gate and effective area alone, without the budget: a tenth of the work. */
+  public static EffectiveArea areaAt(Profile metal, Profile valve, Setting setting) {
+    Gate gate = Gate.between(metal, valve);
+    return area(gate, learnt(metal, valve, setting, gate), setting);
+  }
+
+  private static EffectiveArea area(Gate gate, Estimate.Answer seat, Setting setting) {
+    double resistance = 1 / (seat.areaMm2() * seat.areaMm2()) + setting.portPerMm4();
+    return new EffectiveArea(gate, setting.factor() / Math.sqrt(resistance), seat.isKnown());
+  }
+
+  private static Estimate.Answer learnt(
+      Profile metal, Profile valve, Setting setting, Gate smallest) {
+    Estimate estimate =
+        setting.direction() == Direction.INTAKE ? Estimate.ofIntake() : Estimate.ofExhaust();
+    return estimate.at(metal, setting.sealing(), valve, smallest.areaMm2());
   }
 
   /**

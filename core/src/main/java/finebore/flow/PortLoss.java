@@ -8,11 +8,10 @@ final class PortLoss implements Mechanism {
 
   @Override
   public void addTo(Passage p) {
-    double throat = p.setting().portAreaMm2();
     p.add(
         Cause.PORT,
         Place.behind(p.metal().surfaces().getLast()),
         p.metal().points().getLast(),
-        p.setting().calibration().portLoss() / (throat * throat));
+        p.setting().portPerMm4());
   }
 }

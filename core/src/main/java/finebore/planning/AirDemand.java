@@ -53,7 +53,7 @@ public final class AirDemand {
     double headArea = Math.PI / 4 * headDiameterMm * headDiameterMm;
     double ci =
         curve.points().stream()
-            .mapToDouble((LiftPoint p) -> p.losses().effectiveAreaMm2() / headArea)
+            .mapToDouble((LiftPoint p) -> p.effectiveAreaMm2() / headArea)
             .average()
             .orElseThrow();
     double areas =

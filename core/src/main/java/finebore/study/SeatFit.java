@@ -1,6 +1,7 @@
 package finebore.study;
 
 import finebore.cutting.Seating;
+import finebore.flow.EffectiveArea;
 import finebore.flow.FlowCurve;
 import finebore.flow.LiftPoint;
 import finebore.flow.LossCoefficients;
@@ -73,17 +74,28 @@ public record SeatFit(Pairing pairing, SeatSection seat, ValveSection valve, Sea
 
   /** Gate, effective area and losses at a lift above 0. */
   public Losses lossesAt(double liftMm, FlowSetting setting) {
-    return Losses.at(
-        seat.profile(),
-        valveAt(liftMm),
-        new Losses.Setting(
-            pairing.seat().sealing(),
-            throatAreaMm2(),
-            setting.portAreaMm2().orElse(throatAreaMm2()),
-            setting.direction(),
-            LossCoefficients.FITTED,
-            Sectors.BENT_PORT,
-            setting.calibration()));
+    return Losses.at(seat.profile(), valveAt(liftMm), lossesIn(setting));
+  }
+
+  /** Gate and effective area alone at a lift above 0: sooner there than all losses. */
+  public EffectiveArea areaAt(double liftMm, FlowSetting setting) {
+    return Losses.areaAt(seat.profile(), valveAt(liftMm), lossesIn(setting));
+  }
+
+  /** What seat and valve alone would pass, without the port behind, mm2. */
+  public double aloneMm2(EffectiveArea area, FlowSetting setting) {
+    return lossesIn(setting).aloneMm2(area);
+  }
+
+  private Losses.Setting lossesIn(FlowSetting setting) {
+    return new Losses.Setting(
+        pairing.seat().sealing(),
+        throatAreaMm2(),
+        setting.portAreaMm2().orElse(throatAreaMm2()),
+        setting.direction(),
+        LossCoefficients.FITTED,
+        Sectors.BENT_PORT,
+        setting.calibration());
   }
 
   /** Flow at rising lifts; empty when the valve falls through. */
@@ -95,10 +107,8 @@ public record SeatFit(Pairing pairing, SeatSection seat, ValveSection valve, Sea
     double head = pairing.valve().headDiameterMm();
     List<LiftPoint> points = new ArrayList<>();
     for (double lift : setting.liftsMm()) {
-      Losses losses = lossesAt(lift, setting);
-      points.add(
-          new LiftPoint(
-              lift, losses, Math.PI * head * lift, conditions.flow(losses.effectiveAreaMm2())));
+      EffectiveArea area = areaAt(lift, setting);
+      points.add(new LiftPoint(lift, area, Math.PI * head * lift, conditions.flow(area.mm2())));
     }
     return Optional.of(new FlowCurve(points));
   }

@@ -87,7 +87,7 @@ public record SeatStudy(
   /** Resistance of the port behind, 1/mm4, as the losses have it. */
   public double portPerMm4() {
     double area = setting.portAreaMm2().orElse(fit.throatAreaMm2());
-    return calibration().portLoss() / (area * area);
+    return setting.direction().portPerMm4(calibration().portLoss(), area);
   }
 
   /** The air between valve and seat at a lift above 0, to be solved. */

@@ -8,7 +8,6 @@ import finebore.cutting.Form;
 import finebore.cutting.Seating;
 import finebore.finding.Severity;
 import finebore.flow.Calibration;
-import finebore.flow.Losses;
 import finebore.found.FoundSeat;
 import finebore.found.Ring;
 import finebore.found.WaterReading;
@@ -381,9 +380,8 @@ public final class Search {
     double sum = 0;
     for (double share : goal.lifts()) {
       double lift = share * foundValve.headDiameterMm();
-      Losses losses = trial.lossesAt(lift, flow);
       // Each lift counts by its own size, so that no lift drowns another.
-      sum += losses.effectiveAreaMm2() / (Math.PI * foundValve.headDiameterMm() * lift);
+      sum += trial.areaAt(lift, flow).mm2() / (Math.PI * foundValve.headDiameterMm() * lift);
     }
     // Between equals, the one that takes less.
     return Optional.of(sum / goal.lifts().size() - 1e-4 * past);

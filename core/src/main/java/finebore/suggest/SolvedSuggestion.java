@@ -64,10 +64,7 @@ public record SolvedSuggestion(Suggestion suggestion, OptionalDouble share) {
   private static double mean(double[] found, double[] planned, double port) {
     double sum = 0;
     for (int k = 0; k < found.length; k++) {
-      sum +=
-          AirChange.of(
-                  new double[] {found[k], Double.NaN}, new double[] {planned[k], Double.NaN}, port)
-              .share();
+      sum += AirChange.share(found[k], planned[k], port);
     }
     return sum / found.length;
   }

@@ -11,7 +11,6 @@ import finebore.bench.LiftReadings;
 import finebore.bench.SetUp.TestedState;
 import finebore.flow.Bands.Band;
 import finebore.flow.Calibration;
-import finebore.flow.FlowChange;
 import finebore.flow.FlowCurve;
 import finebore.flow.Spread;
 import finebore.job.Engine.SeatPlace;
@@ -72,8 +71,7 @@ class PredictionConfidenceTest {
             TESTED.bench().tests().getFirst().at(5).orElseThrow().readings().getFirst().value(),
             within(1e-9));
     assertThat(study.lossesAt(5).effectiveAreaMm2())
-        .isCloseTo(
-            study.curve().orElseThrow().points().get(3).losses().effectiveAreaMm2(), within(1e-9));
+        .isCloseTo(study.curve().orElseThrow().points().get(3).effectiveAreaMm2(), within(1e-9));
   }
 
   @Test
@@ -104,7 +102,17 @@ class PredictionConfidenceTest {
     assertThat(next.after()).contains(1);
     assertThat(next.predicted()).hasSize(6);
     assertThat(next.predicted())
-        .allSatisfy(p -> assertThat(p.spread()).isCloseTo(FlowChange.MODEL_SPREAD, within(1e-6)));
+        .allSatisfy(
+            p ->
+                assertThat(p.spread())
+                    .isCloseTo(
+                        Spread.UNLEARNT.of(
+                            TESTED
+                                .test()
+                                .bands()
+                                .of(p.liftMm(), next.setUp().valve().headDiameterMm())),
+                        within(1e-6)));
+    assertThat(Spread.UNLEARNT.low()).isGreaterThan(Spread.UNLEARNT.high());
     FlowCurve truth =
         TestedSeat.study(TESTED, next.setUp(), JOB.test().liftsMm(), TRUTH)
             .orElseThrow()
@@ -120,14 +128,14 @@ class PredictionConfidenceTest {
     PredictionConfidence good = PredictionConfidence.of(hit, Port.INTAKE);
     assertThat(good.score().misses()).hasSize(6);
     assertThat(good.score().bands().get(Band.LOW).bias()).isCloseTo(0, within(1e-6));
-    assertThat(good.spread().low()).isLessThan(FlowChange.MODEL_SPREAD);
+    assertThat(good.spread().low()).isLessThan(Spread.UNLEARNT.low());
     Job missed = with(TESTED, test(TESTED, TestedState.FINISHED, 0.92));
     PredictionConfidence bad = PredictionConfidence.of(missed, Port.INTAKE);
     Score.Figures low = bad.score().bands().get(Band.LOW);
     assertThat(low.bias()).isCloseTo(-0.08, within(1e-6));
     assertThat(low.spread()).isLessThan(1e-6);
     // Five of what was assumed and the lifts missed by 8 %.
-    double assumed = FlowChange.MODEL_SPREAD;
+    double assumed = Spread.UNLEARNT.low();
     double expected =
         Math.sqrt((5 * assumed * assumed + low.lifts() * 0.08 * 0.08) / (5 + low.lifts()));
     assertThat(bad.spread().low()).isCloseTo(expected, within(1e-6));

@@ -111,9 +111,8 @@ class AnySeatTest {
     if (study.curve().isPresent()) {
       for (LiftPoint point : study.curve().get().points()) {
         assertThat(point.flowM3s()).isFinite().isPositive();
-        assertThat(point.losses().gate().areaMm2()).isFinite().isNotNegative();
-        assertThat(point.losses().effectiveAreaMm2())
-            .isLessThan(2 * point.losses().gate().areaMm2() + 1);
+        assertThat(point.gate().areaMm2()).isFinite().isNotNegative();
+        assertThat(point.effectiveAreaMm2()).isLessThan(2 * point.gate().areaMm2() + 1);
       }
     }
     List<Finding> findings =

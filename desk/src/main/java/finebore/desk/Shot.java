@@ -10,6 +10,7 @@ import finebore.desk.shell.MainWindow;
 import finebore.desk.theme.Theme;
 import finebore.formats.FileProblem;
 import finebore.formats.JobDocument;
+import finebore.instruments.SeatAlone;
 import finebore.job.Engine.SeatPlace;
 import finebore.reports.AirColours;
 import finebore.units.Units;
@@ -158,6 +159,7 @@ final class Shot {
   private static void snapAtWork(MainWindow window, CompletableFuture<WritableImage> picture) {
     window.prove().newTest();
     window.prove().bench().setPace(wait -> Thread.sleep(4));
+    window.prove().bench().setSeatAlone(SeatAlone.ESTIMATED);
     window.prove().state().shown().get().test().ifPresent(t -> window.prove().bench().run(t, 1));
     PauseTransition wait = new PauseTransition(Duration.millis(1700));
     wait.setOnFinished(

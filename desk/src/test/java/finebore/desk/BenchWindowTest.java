@@ -12,6 +12,7 @@ import finebore.desk.session.BenchSession.Phase;
 import finebore.desk.session.ProveState.Shown;
 import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
+import finebore.instruments.SeatAlone;
 import finebore.job.Job;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -45,6 +46,7 @@ class BenchWindowTest {
   private void start(Stage stage) {
     desk = new DeskRobot(stage, home);
     bench().setPace(wait -> {});
+    bench().setSeatAlone(SeatAlone.ESTIMATED);
   }
 
   private BenchSession bench() {

@@ -8,6 +8,7 @@ import finebore.bench.FlowTest;
 import finebore.bench.LiftReadings.PortPlace;
 import finebore.bench.SetUp.TestedState;
 import finebore.desk.session.BenchSession.Phase;
+import finebore.instruments.SeatAlone;
 import finebore.instruments.SimulatedBench.Fault;
 import finebore.job.Job;
 import finebore.units.Unit;
@@ -47,6 +48,7 @@ class ProveTest {
   private void start(Stage stage) {
     desk = new DeskRobot(stage, home);
     desk.window.prove().bench().setPace(wait -> {});
+    desk.window.prove().bench().setSeatAlone(SeatAlone.ESTIMATED);
   }
 
   private Job job() {

@@ -2,6 +2,7 @@ package finebore.formats;
 
 import finebore.flow.field.AirQuestion;
 import finebore.flow.field.AirSolver;
+import finebore.flow.field.SolvedArea;
 import finebore.section.Point;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -10,20 +11,21 @@ import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.OptionalDouble;
+import java.util.Optional;
 
 /**
  * Solved areas kept in a file, so that a section that has been solved once is not solved again. The
  * file may be deleted at any time.
  *
- * <p>Each line is a key, made from the exact section and the solver's version, and an area, mm2; a
- * section that could not be solved stands there with "none". Lines that make no sense are passed
- * over.
+ * <p>Each line is a key, made from the exact section and the solver's version, an area, mm2, and
+ * the jet's angle, degrees; a section that could not be solved stands there with "none". Lines that
+ * make no sense are passed over.
  */
 public final class AirStore {
 
@@ -34,7 +36,7 @@ public final class AirStore {
   private static final String NONE = "none";
 
   private final Path file;
-  private final Map<String, Double> areas = new HashMap<>();
+  private final Map<String, SolvedArea> areas = new HashMap<>();
 
   private AirStore(Path file) {
     this.file = file;
@@ -55,45 +57,66 @@ public final class AirStore {
 
   private void take(String line) {
     List<String> cells = List.of(line.split(",", -1));
-    if (cells.size() != 2 || cells.get(0).length() != 32) {
+    if (cells.size() < 2 || cells.get(0).length() != 32) {
       return;
     }
     if (cells.get(1).equals(NONE)) {
-      areas.put(cells.get(0), Double.NaN);
+      areas.put(cells.get(0), SolvedArea.NONE);
       return;
     }
     try {
       double area = Double.parseDouble(cells.get(1));
-      if (area > 0 && area < 1e6) {
-        areas.put(cells.get(0), area);
+      double jet = Double.parseDouble(cells.get(2));
+      if (cells.size() == 3 && area > 0 && area < 1e6 && Math.abs(jet) <= 180) {
+        areas.put(cells.get(0), new SolvedArea(area, jet));
       }
-    } catch (NumberFormatException e) {
-      // A half-written line of a crash: solved again.
+    } catch (NumberFormatException | IndexOutOfBoundsException e) {
+      // A half-written line of a crash, or one of a former version: solved again.
     }
   }
 
-  /** What was solved, mm2; NaN where it could not be; empty where it has not been tried. */
-  public synchronized OptionalDouble area(AirQuestion question) {
-    Double area = areas.get(key(question));
-    return area == null ? OptionalDouble.empty() : OptionalDouble.of(area);
+  /** Takes up lines that a job brought along. */
+  public synchronized void takeAll(List<String> lines) {
+    lines.forEach(this::take);
+  }
+
+  /** The lines of some questions, for a job to bring along. */
+  public synchronized List<String> lines(Collection<AirQuestion> questions) {
+    return questions.stream()
+        .map(AirStore::key)
+        .filter(areas::containsKey)
+        .map(k -> line(k, areas.get(k)))
+        .distinct()
+        .toList();
+  }
+
+  private static String line(String key, SolvedArea solved) {
+    return key
+        + ","
+        + (solved.isSolved()
+            ? String.format(Locale.ROOT, "%.6f,%.2f", solved.areaMm2(), solved.jetDeg())
+            : NONE);
+  }
+
+  /** What was solved; {@link SolvedArea#NONE} where it could not be; empty where not tried. */
+  public synchronized Optional<SolvedArea> solved(AirQuestion question) {
+    return Optional.ofNullable(areas.get(key(question)));
   }
 
   /**
    * Keeps what was solved.
    *
-   * @param areaMm2 NaN where it could not be
    * @throws IOException when the file cannot be written; it is kept in memory all the same
    */
-  public synchronized void keep(AirQuestion question, double areaMm2) throws IOException {
-    String key = key(question);
+  public synchronized void keep(AirQuestion question, SolvedArea solved) throws IOException {
     if (areas.size() >= MOST) {
       areas.clear();
       Files.deleteIfExists(file);
     }
-    areas.put(key, areaMm2);
-    String value = Double.isNaN(areaMm2) ? NONE : String.format(Locale.ROOT, "%.6f", areaMm2);
+    String key = key(question);
+    areas.put(key, solved);
     Files.writeString(
-        file, key + "," + value + "\n", StandardOpenOption.CREATE, StandardOpenOption.APPEND);
+        file, line(key, solved) + "\n", StandardOpenOption.CREATE, StandardOpenOption.APPEND);
   }
 
   private static String key(AirQuestion question) {

@@ -1,6 +1,7 @@
 package finebore.formats;
 
 import finebore.job.Job;
+import java.util.List;
 import java.util.Optional;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
@@ -10,9 +11,14 @@ import tools.jackson.databind.node.ObjectNode;
  * a change by somebody else is noticed.
  *
  * @param job the job
+ * @param solvedAir air that was solved of its seats, in lines of an {@link AirStore}
  * @param source what the file held when it was read or written last
  */
-public record JobDocument(Job job, Source source) {
+public record JobDocument(Job job, List<String> solvedAir, Source source) {
+
+  public JobDocument {
+    solvedAir = List.copyOf(solvedAir);
+  }
 
   /** What a file held, kept out of sight. */
   public static final class Source {
@@ -50,11 +56,16 @@ public record JobDocument(Job job, Source source) {
   /** A job that no file holds yet. */
   public static JobDocument fresh(Job job) {
     return new JobDocument(
-        job, new Source(JsonNodeFactory.instance.objectNode(), Optional.empty()));
+        job, List.of(), new Source(JsonNodeFactory.instance.objectNode(), Optional.empty()));
   }
 
   public JobDocument withJob(Job changed) {
-    return new JobDocument(changed, source);
+    return new JobDocument(changed, solvedAir, source);
+  }
+
+  /** With air that was solved of its seats. */
+  public JobDocument withSolvedAir(List<String> lines) {
+    return new JobDocument(job, lines, source);
   }
 
   /** A short mark of the file's content, to be kept apart from the job; empty where it has none. */
@@ -68,6 +79,6 @@ public record JobDocument(Job job, Source source) {
   }
 
   JobDocument withStamp(FileStamp stamp) {
-    return new JobDocument(job, new Source(source.tree(), Optional.of(stamp)));
+    return new JobDocument(job, solvedAir, new Source(source.tree(), Optional.of(stamp)));
   }
 }

@@ -19,6 +19,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.cfg.JsonNodeFeature;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
@@ -35,6 +36,7 @@ public final class JobFile {
   public static final String EXTENSION = ".finebore.json";
 
   static final String FORMAT = "finebore-job";
+  private static final String SOLVED_AIR = "solvedAir";
   static final int VERSION = 4;
 
   /** Larger than any real job by far; a file beyond it is not one. */
@@ -112,16 +114,29 @@ public final class JobFile {
       }
       NamedTwice.settle(object, name, choice);
       OlderVersions.bringUp(object, version);
+      List<String> solvedAir = solvedAir(object);
       return new JobDocument(
-          JobReader.read(root), new JobDocument.Source(object, Optional.empty()));
+          JobReader.read(root), solvedAir, new JobDocument.Source(object, Optional.empty()));
     } catch (Node.Misfit e) {
       throw new FileProblem(FileProblem.of("within", name).with("problem", e.problem()), e);
     }
   }
 
+  /** Lines of an {@link AirStore}; what is none is passed over, for it can be solved again. */
+  private static List<String> solvedAir(ObjectNode object) {
+    JsonNode lines = object.remove(SOLVED_AIR);
+    return lines == null
+        ? List.of()
+        : lines.valueStream().filter(JsonNode::isString).map(JsonNode::asString).toList();
+  }
+
   /** The job as text, with the unknown fields it came with. */
   public static String text(JobDocument document) {
     ObjectNode tree = JobWriter.write(document.job());
+    if (!document.solvedAir().isEmpty()) {
+      ArrayNode lines = tree.putArray(SOLVED_AIR);
+      document.solvedAir().forEach(lines::add);
+    }
     document.source().carryInto(tree);
     return MAPPER.writeValueAsString(tree) + "\n";
   }

@@ -4,27 +4,33 @@ import finebore.bench.SetUp;
 import finebore.calibration.TestedSeat;
 import finebore.code.RuleViolation;
 import finebore.flow.Calibration;
-import finebore.flow.FlowCurve;
+import finebore.flow.Direction;
+import finebore.flow.Sectors;
+import finebore.flow.field.Fineness;
+import finebore.flow.field.Turbulence;
 import finebore.job.Job;
 import finebore.job.Port;
 import finebore.study.SeatStudy;
-import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
-import java.util.OptionalInt;
+import java.util.Map;
 import java.util.Random;
 import java.util.function.DoubleUnaryOperator;
 
 /**
- * What a simulated head really flows: the model with a port of its own and a smooth error of a few
- * per cent, both out of a seed, so that the program cannot know them but can find them out.
+ * What a simulated head really flows: seat and valve as {@link SeatAlone} has them, with a port of
+ * its own and a smooth error of a few per cent, both out of a seed, so that the program cannot know
+ * them but can find them out.
  *
- * @param liftsMm rising
- * @param areasMm2 effective area at each
+ * <p>Seat and valve are worked out at a few heights, each when the bench first comes near it.
  */
-public record SimulatedHead(double[] liftsMm, double[] areasMm2) implements DoubleUnaryOperator {
+public final class SimulatedHead implements DoubleUnaryOperator {
 
-  private static final int POINTS = 40;
+  private static final int HEIGHTS = 14;
   private static final double PAST_CAM = 1.35;
+
+  /** Heights lie closer where the valve is low. */
+  private static final double CLOSER = 1.5;
 
   /** A pipe on the exhaust port takes some of its loss away. */
   private static final double PIPE_SAVES = 0.25;
@@ -32,21 +38,27 @@ public record SimulatedHead(double[] liftsMm, double[] areasMm2) implements Doub
   /** A sharp-edged port entry costs some. */
   private static final double BARE_INLET_COSTS = 0.12;
 
-  /**
-   * The truth of a head on a bench.
-   *
-   * @param seed of the head: the same for all its states
-   */
-  public static SimulatedHead of(Job job, SetUp setUp, long seed) {
-    double most = PAST_CAM * job.group(Port.of(setUp.direction())).cam().maxLiftMm();
-    List<Double> lifts = new ArrayList<>();
-    for (int k = 1; k <= POINTS; k++) {
-      lifts.add(most * k / POINTS);
-    }
+  private final SeatStudy seat;
+  private final SeatAlone alone;
+  private final double most;
+  private final double portPerMm4;
+  private final double factor;
+  private final double own;
+  private final double tilt;
+  private final double[] phases;
+  private final Map<Integer, Double> truer = new HashMap<>();
+
+  private SimulatedHead(Job job, SetUp setUp, long seed, SeatAlone alone) {
+    this.alone = alone;
+    most = PAST_CAM * job.group(Port.of(setUp.direction())).cam().maxLiftMm();
+    seat =
+        TestedSeat.study(job, setUp, List.of(most), Calibration.SEAT_ALONE)
+            .filter(s -> s.seated().isPresent())
+            .orElseThrow(() -> RuleViolation.of("valveDoesNotSeat"));
     Random head = new Random(seed * 31 + setUp.direction().ordinal());
     double port = 0.45 + 0.35 * head.nextDouble();
-    double factor = 0.95 + 0.04 * head.nextDouble();
-    double[] phases = {head.nextDouble(), head.nextDouble()};
+    factor = 0.95 + 0.04 * head.nextDouble();
+    phases = new double[] {head.nextDouble(), head.nextDouble()};
     // Each state has a little of its own that no model knows of.
     SetUp.TestedState tested = setUp.state();
     Random state =
@@ -56,41 +68,63 @@ public record SimulatedHead(double[] liftsMm, double[] areasMm2) implements Doub
                 + tested.operations()
                 + setUp.seat().hashCode() * 7L);
     state.nextDouble();
-    double own = 0.008 * (2 * state.nextDouble() - 1);
-    double tilt = 0.01 * (2 * state.nextDouble() - 1);
+    own = 0.008 * (2 * state.nextDouble() - 1);
+    tilt = 0.01 * (2 * state.nextDouble() - 1);
     boolean bare = setUp.inlet().kind() == SetUp.Inlet.Kind.BARE;
-    double losses =
+    double loss =
         Math.max(
             0.05,
             port
                 - (setUp.pipe().isPresent() ? PIPE_SAVES : 0)
-                + (bare && setUp.direction() == finebore.flow.Direction.INTAKE
-                    ? BARE_INLET_COSTS
-                    : 0));
-    Calibration hidden = new Calibration(losses, factor, OptionalInt.empty());
-    double[] areas = new double[POINTS];
-    double[] heights = new double[POINTS];
-    FlowCurve curve =
-        TestedSeat.study(job, setUp, lifts, hidden)
-            .flatMap(SeatStudy::curve)
-            .orElseThrow(() -> RuleViolation.of("valveDoesNotSeat"));
-    for (int k = 0; k < POINTS; k++) {
-      double part = (k + 1.0) / POINTS;
-      double wave =
-          1
-              + 0.012 * Math.sin(2 * Math.PI * (part + phases[0]))
-              + 0.006 * Math.sin(4 * Math.PI * (part + phases[1]))
-              + own
-              + tilt * (part - 0.5);
-      heights[k] = lifts.get(k);
-      areas[k] = curve.points().get(k).losses().effectiveAreaMm2() * wave;
-    }
-    return new SimulatedHead(heights, areas);
+                + (bare && setUp.direction() == Direction.INTAKE ? BARE_INLET_COSTS : 0));
+    double portArea = seat.setting().portAreaMm2().orElse(seat.fit().throatAreaMm2());
+    portPerMm4 = setUp.direction().portPerMm4(loss, portArea);
+  }
+
+  /**
+   * The truth of a head on a bench.
+   *
+   * @param seed of the head: the same for all its states
+   * @param alone how seat and valve are worked out
+   */
+  public static SimulatedHead of(Job job, SetUp setUp, long seed, SeatAlone alone) {
+    return new SimulatedHead(job, setUp, seed, alone);
   }
 
   /** Effective area at a lift, mm2. */
   @Override
-  public double applyAsDouble(double liftMm) {
-    return liftMm <= 0 ? 0 : FlowCurve.between(liftsMm, areasMm2, liftMm);
+  public synchronized double applyAsDouble(double liftMm) {
+    if (liftMm <= 0) {
+      return 0;
+    }
+    double part = Math.min(1, liftMm / most);
+    double at = HEIGHTS * Math.pow(part, 1 / CLOSER);
+    int below = Math.clamp((int) at, 1, HEIGHTS - 1);
+    double share = Math.clamp(at - below, 0, 1);
+    double area = estimated(liftMm) * ((1 - share) * truer(below) + share * truer(below + 1));
+    double wave =
+        1
+            + 0.012 * Math.sin(2 * Math.PI * (part + phases[0]))
+            + 0.006 * Math.sin(4 * Math.PI * (part + phases[1]))
+            + own
+            + tilt * (part - 0.5);
+    return wave * factor / Math.sqrt(1 / (area * area) + portPerMm4);
+  }
+
+  private double estimated(double liftMm) {
+    return seat.fit().aloneMm2(seat.fit().areaAt(liftMm, seat.setting()), seat.setting());
+  }
+
+  /** What seat and valve pass at one of the heights, over what the estimate says. */
+  private double truer(int height) {
+    return truer.computeIfAbsent(
+        height,
+        k -> {
+          double lift = most * Math.pow((double) k / HEIGHTS, CLOSER);
+          // The solver knows nothing of a bent port's two sides.
+          double estimated = estimated(lift) / Sectors.BENT_PORT.mean();
+          return alone.areaMm2(seat.airAt(lift, Turbulence.TRANSPORT, Fineness.COARSE), estimated)
+              / estimated;
+        });
   }
 }

@@ -39,6 +39,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.DoubleStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -100,11 +101,10 @@ class TruthTest {
   @Test
   void theSeedMakesTheHead() {
     SetUp setUp = test().setUp();
-    SimulatedHead truth = SimulatedHead.of(job(), setUp, 5);
-    assertThat(SimulatedHead.of(job(), setUp, 5).areasMm2()).isEqualTo(truth.areasMm2());
-    assertThat(SimulatedHead.of(job(), setUp, 6).areasMm2()).isNotEqualTo(truth.areasMm2());
-    assertThat(SimulatedHead.of(job(), setUp.withState(TestedState.FINISHED), 5).areasMm2())
-        .isNotEqualTo(truth.areasMm2());
+    SimulatedHead truth = SimulatedHead.of(job(), setUp, 5, SeatAlone.ESTIMATED);
+    assertThat(areas(setUp, 5)).isEqualTo(areas(setUp, 5));
+    assertThat(areas(setUp, 6)).isNotEqualTo(areas(setUp, 5));
+    assertThat(areas(setUp.withState(TestedState.FINISHED), 5)).isNotEqualTo(areas(setUp, 5));
     assertThat(truth.applyAsDouble(0)).isZero();
     for (double lift = 1; lift < 10; lift++) {
       assertThat(truth.applyAsDouble(lift + 1)).isGreaterThan(truth.applyAsDouble(lift) * 0.97);
@@ -118,20 +118,57 @@ class TruthTest {
             .orElseThrow()
             .points()
             .stream()
-            .mapToDouble(p -> p.losses().effectiveAreaMm2())
+            .mapToDouble(p -> p.effectiveAreaMm2())
             .toArray();
     assertThat(truth.applyAsDouble(2) / model[0]).isBetween(0.85, 1.15);
     assertThat(truth.applyAsDouble(9) / model[2]).isBetween(0.85, 1.15);
   }
 
+  private static double[] areas(SetUp setUp, long seed) {
+    SimulatedHead head = SimulatedHead.of(job(), setUp, seed, SeatAlone.ESTIMATED);
+    return DoubleStream.of(0.5, 2, 5, 9, 12).map(head).toArray();
+  }
+
+  /** The head flows what is said of its seat, scaled at every height, and each is asked once. */
+  @Test
+  void theSeatIsNotTheEstimates() {
+    SetUp setUp = test().setUp();
+    int[] asked = {0};
+    SimulatedHead other =
+        SimulatedHead.of(
+            job(),
+            setUp,
+            5,
+            (question, estimated) -> {
+              asked[0]++;
+              assertThat(question.direction()).isEqualTo(setUp.direction());
+              return 0.9 * estimated;
+            });
+    double low =
+        other.applyAsDouble(1)
+            / SimulatedHead.of(job(), setUp, 5, SeatAlone.ESTIMATED).applyAsDouble(1);
+    double high =
+        other.applyAsDouble(10)
+            / SimulatedHead.of(job(), setUp, 5, SeatAlone.ESTIMATED).applyAsDouble(10);
+    assertThat(low).isCloseTo(0.9, within(0.005));
+    // The port has its share of what holds the air up at high lift.
+    assertThat(high).isBetween(0.91, 0.97);
+    assertThat(asked[0]).isEqualTo(4);
+    other.applyAsDouble(1.01);
+    assertThat(asked[0]).isEqualTo(4);
+  }
+
   @Test
   void aPipeHelpsAndABareInletHurts() {
     SetUp setUp = test().setUp();
-    double usual = SimulatedHead.of(job(), setUp, 5).applyAsDouble(9);
-    assertThat(SimulatedHead.of(job(), setUp.withInlet(Inlet.BARE), 5).applyAsDouble(9))
+    double usual = SimulatedHead.of(job(), setUp, 5, SeatAlone.ESTIMATED).applyAsDouble(9);
+    assertThat(
+            SimulatedHead.of(job(), setUp.withInlet(Inlet.BARE), 5, SeatAlone.ESTIMATED)
+                .applyAsDouble(9))
         .isLessThan(usual);
     assertThat(
-            SimulatedHead.of(job(), setUp.withPipe(Optional.of(new Pipe(36, 200))), 5)
+            SimulatedHead.of(
+                    job(), setUp.withPipe(Optional.of(new Pipe(36, 200))), 5, SeatAlone.ESTIMATED)
                 .applyAsDouble(9))
         .isGreaterThan(usual);
   }
@@ -141,7 +178,7 @@ class TruthTest {
   void aWholeRunFindsTheHiddenPort() throws IOException {
     Job[] job = {job()};
     FlowTest test = test();
-    SimulatedHead truth = SimulatedHead.of(job[0], test.setUp(), 21);
+    SimulatedHead truth = SimulatedHead.of(job[0], test.setUp(), 21, SeatAlone.ESTIMATED);
     SimulatedBench bench = new SimulatedBench(truth, 21);
     job[0] = job[0].withBench(job[0].bench().with(test));
     BenchRun run =

@@ -138,9 +138,9 @@ public final class StudyCsv {
 
   private void lift(OfSeat seat, LiftPoint p) throws IOException {
     double lift = p.liftMm();
-    String place = words.say(p.losses().gate().message());
-    row(seat, "lift", "gate", lift, p.losses().gate().areaMm2(), "mm2", place);
-    row(seat, "lift", "effectiveArea", lift, p.losses().effectiveAreaMm2(), "mm2", "");
+    String place = words.say(p.gate().message());
+    row(seat, "lift", "gate", lift, p.gate().areaMm2(), "mm2", place);
+    row(seat, "lift", "effectiveArea", lift, p.effectiveAreaMm2(), "mm2", "");
     row(seat, "lift", "curtainCoefficient", lift, p.curtainCoefficient(), "1", "");
     row(
         seat,
@@ -150,7 +150,7 @@ public final class StudyCsv {
         p.flowM3s(),
         "m3/s",
         Spoken.calibrated(facts.confidence(), words));
-    for (Loss loss : p.losses().parts()) {
+    for (Loss loss : seat.study().lossesAt(lift).parts()) {
       row(
           seat,
           "loss",

@@ -9,9 +9,11 @@ import finebore.job.Port;
 import finebore.planning.PlanStudy;
 import finebore.practice.Finding;
 import finebore.practice.Practice;
+import finebore.rules.FlowFindings;
 import finebore.rules.PlanFindings;
 import finebore.rules.SeatFindings;
 import finebore.study.SeatStudy;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -95,7 +97,8 @@ public record StudyFacts(
           SeatFindings.of(seat.label(), seat.port(), found.fit(), found.readings(), practice));
     }
     PlanStudy plan = PlanStudy.of(job, seat, job.planOf(seat), found);
-    return new OfSeat(
-        seat, plan.finished(), Optional.of(plan), PlanFindings.of(plan.outcome(), practice));
+    List<Finding> findings = new ArrayList<>(PlanFindings.of(plan.outcome(), practice));
+    findings.addAll(FlowFindings.of(plan));
+    return new OfSeat(seat, plan.finished(), Optional.of(plan), findings);
   }
 }

@@ -8,6 +8,7 @@ import finebore.planning.PlanStudy;
 import finebore.practice.Finding;
 import finebore.reports.StudyFacts.OfSeat;
 import finebore.study.Reading;
+import finebore.study.SeatStudy;
 import finebore.words.Words;
 import java.util.Locale;
 import java.util.OptionalDouble;
@@ -77,7 +78,9 @@ public final class StudyJson {
                     .put("widthMm", s.cut().widthMm())
                     .put("shownMm", s.shownMm()));
     ArrayNode lifts = n.putArray("lifts");
-    seat.study().curve().ifPresent(c -> c.points().forEach(p -> lift(lifts.addObject(), p)));
+    seat.study()
+        .curve()
+        .ifPresent(c -> c.points().forEach(p -> lift(lifts.addObject(), seat.study(), p)));
     seat.change().ifPresent(c -> change(n.putObject("change"), c));
     ArrayNode findings = n.putArray("findings");
     seat.findings().forEach(f -> finding(findings.addObject(), f));
@@ -143,15 +146,15 @@ public final class StudyJson {
             });
   }
 
-  private void lift(ObjectNode n, LiftPoint p) {
+  private void lift(ObjectNode n, SeatStudy study, LiftPoint p) {
     n.put("liftMm", p.liftMm());
-    n.put("gateMm2", p.losses().gate().areaMm2());
-    n.put("gatePlace", words.say(p.losses().gate().message()));
-    n.put("effectiveMm2", p.losses().effectiveAreaMm2());
+    n.put("gateMm2", p.gate().areaMm2());
+    n.put("gatePlace", words.say(p.gate().message()));
+    n.put("effectiveMm2", p.effectiveAreaMm2());
     n.put("curtainCoefficient", p.curtainCoefficient());
     n.put("flowM3PerS", p.flowM3s());
     ArrayNode losses = n.putArray("losses");
-    for (Loss loss : p.losses().parts()) {
+    for (Loss loss : study.lossesAt(p.liftMm()).parts()) {
       losses
           .addObject()
           .put("cause", loss.cause().code())

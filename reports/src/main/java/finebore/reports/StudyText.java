@@ -327,8 +327,8 @@ public final class StudyText {
           "  %8s %5.3f %9.1f %9.1f %7.3f %9s%s  %s",
           units.shortLength(p.liftMm()),
           p.liftMm() / head,
-          p.losses().gate().areaMm2(),
-          p.losses().effectiveAreaMm2(),
+          p.gate().areaMm2(),
+          p.effectiveAreaMm2(),
           p.curtainCoefficient(),
           units.flowNumber(p.flowM3s()),
           seat.change()
@@ -341,7 +341,7 @@ public final class StudyText {
                               units.flow().fromBase(c.steps().get(at).changeM3s()), 1),
                           UnitSystem.signed(100 * c.steps().get(at).share(), 1)))
               .orElse(""),
-          words.say(p.losses().gate().message()));
+          words.say(p.gate().message()));
     }
   }
 
@@ -350,7 +350,7 @@ public final class StudyText {
     for (LiftPoint p : seat.study().curve().orElseThrow().points()) {
       // A blend is many small corners; they count as the one thing they are.
       Map<String, Double> shares = new LinkedHashMap<>();
-      for (Loss loss : p.losses().parts()) {
+      for (Loss loss : seat.study().lossesAt(p.liftMm()).parts()) {
         shares.merge(
             words.name(loss.cause()) + " (" + words.say(loss.place().message()) + ") ",
             loss.share(),

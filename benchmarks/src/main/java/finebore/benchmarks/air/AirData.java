@@ -12,14 +12,18 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Random;
 import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
- * Solves the air of random seats and writes it down: {@code FOLDER FROM TO [FINENESS]}.
+ * Solves the air of random seats and writes it down: {@code FOLDER FROM TO [CLOSURE [FINENESS]]};
+ * ALL stands for every closure.
  *
  * <p>{@code solved.csv} gets a row for each shape, lift and closure, {@code shapes.csv} the walls.
  * What is there already is not done again, so a run can be stopped and go on.
@@ -27,7 +31,9 @@ import java.util.stream.Collectors;
 public final class AirData {
 
   /** Lifts over head diameter. */
-  private static final double[] LIFTS = {0.03, 0.05, 0.08, 0.12, 0.18, 0.25};
+  private static final List<Double> LIFTS = List.of(0.02, 0.03, 0.05, 0.08, 0.12, 0.18, 0.25, 0.32);
+
+  private static final int LIFTS_EACH = 5;
 
   private AirData() {}
 
@@ -36,7 +42,11 @@ public final class AirData {
     Path folder = Path.of(arguments[0]);
     int from = Integer.parseInt(arguments[1]);
     int to = Integer.parseInt(arguments[2]);
-    Fineness fineness = arguments.length > 3 ? Fineness.valueOf(arguments[3]) : Fineness.COARSE;
+    List<Turbulence> closures =
+        arguments.length > 3 && !arguments[3].equals("ALL")
+            ? List.of(Turbulence.valueOf(arguments[3]))
+            : List.of(Turbulence.values());
+    Fineness fineness = arguments.length > 4 ? Fineness.valueOf(arguments[4]) : Fineness.COARSE;
     Path solved = folder.resolve("solved.csv");
     Path shapes = folder.resolve("shapes.csv");
     Set<String> done = new HashSet<>();
@@ -55,8 +65,8 @@ public final class AirData {
     for (int number = from; number < to; number++) {
       RandomSeat shape = RandomSeat.of(number);
       boolean begun = false;
-      for (double lift : LIFTS) {
-        for (Turbulence turbulence : Turbulence.values()) {
+      for (double lift : lifts(number)) {
+        for (Turbulence turbulence : closures) {
           String key =
               String.format(
                   Locale.ROOT,
@@ -78,6 +88,13 @@ public final class AirData {
         append(shapes, number + ",valve," + points(shape.fit().valve().profile().raised(rest)));
       }
     }
+  }
+
+  /** Some of the lifts, the same for all of a family: more families teach more than more lifts. */
+  private static List<Double> lifts(int number) {
+    List<Double> lifts = new ArrayList<>(LIFTS);
+    Collections.shuffle(lifts, new Random(number / RandomSeat.FAMILY));
+    return lifts.subList(0, LIFTS_EACH).stream().sorted().toList();
   }
 
   private static String row(

@@ -1,11 +1,11 @@
 package finebore.benchmarks.air;
 
-import finebore.flow.Calibration;
 import finebore.flow.Direction;
-import finebore.flow.LossCoefficients;
-import finebore.flow.Losses;
-import finebore.flow.Sectors;
-import finebore.study.SeatFit;
+import finebore.flow.Gate;
+import finebore.flow.estimate.Estimate;
+import finebore.flow.estimate.Network;
+import finebore.flow.estimate.SectionShape;
+import finebore.section.Profile;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -16,36 +16,49 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Random;
 import java.util.function.ToDoubleFunction;
-import org.hipparchus.linear.Array2DRowRealMatrix;
-import org.hipparchus.linear.ArrayRealVector;
-import org.hipparchus.linear.CholeskyDecomposition;
-import org.hipparchus.linear.RealVector;
+import java.util.stream.Collectors;
 
 /**
- * Fits an instant estimate to solved air and judges it on shapes it never saw: {@code FOLDER}, as
- * {@link AirData} left it.
+ * Fits the instant estimate to solved air and judges it on families of seats it never saw: {@code
+ * FOLDER [PACKAGE]}, the folder as {@link AirData} left it. With the folder of the estimate's Java
+ * package its numbers are written there.
  *
- * <p>What is fitted is log(effective area / gate area), by a Gaussian process over {@link
- * SectionShape}. Every third shape is kept out of the fit. Beside it stand the loss model of the
- * program, and the gate's area alone.
+ * <p>What is fitted is log(effective area / gate area) over {@link SectionShape}. Every third
+ * family is kept out of the fit, and what is written is what was judged. Without a package today's
+ * estimate is judged.
  */
 public final class AirFit {
 
-  private static final double NEAR = 0.03;
+  private static final double CLEAR = 0.03;
+  private static final double STIRRED = 0.02;
+  private static final int NETWORKS = 4;
+  private static final int ROUNDS = Integer.getInteger("rounds", 6000);
+  private static final int KEPT_OUT = 3;
 
   private AirFit() {}
 
-  /** One solved lift of one shape. */
+  /** One solved lift of one shape; the transport closure's area is NaN where not solved. */
   private record Row(
       int shape,
       Direction direction,
+      boolean ordinary,
+      String change,
       double lift,
       double gateMm2,
       double even,
       double transport,
-      double[] x) {
+      double[] x,
+      double[] xAbove,
+      double gateAboveMm2) {
+
+    int family() {
+      return shape / RandomSeat.FAMILY;
+    }
+
+    boolean isKeptOut() {
+      return family() % KEPT_OUT == KEPT_OUT - 1;
+    }
 
     double target() {
       return Math.log(even / gateMm2);
@@ -57,243 +70,291 @@ public final class AirFit {
     List<Row> rows = read(Path.of(arguments[0]).resolve("solved.csv"));
     for (Direction direction : Direction.values()) {
       List<Row> all = rows.stream().filter(r -> r.direction() == direction).toList();
-      List<Row> fitted = all.stream().filter(r -> r.shape() % 3 != 2).toList();
-      List<Row> unseen = all.stream().filter(r -> r.shape() % 3 == 2).toList();
-      if (unseen.isEmpty()) {
-        continue;
-      }
+      List<Row> fitted = all.stream().filter(r -> !r.isKeptOut()).toList();
+      List<Row> unseen = all.stream().filter(Row::isKeptOut).toList();
       System.out.printf(
-          Locale.ROOT, "%s: %d rows fitted, %d unseen%n", direction, fitted.size(), unseen.size());
-      Process best = null;
-      for (double length : new double[] {1.5, 2.5, 4, 6}) {
-        for (double noise : new double[] {0.01, 0.02, 0.04}) {
-          Process process = new Process(fitted, length, noise);
-          if (best == null || process.evidence > best.evidence) {
-            best = process;
-          }
-        }
+          Locale.ROOT,
+          "%s: %d rows of %d families fitted, %d of %d unseen%n",
+          direction,
+          fitted.size(),
+          fitted.stream().map(Row::family).distinct().count(),
+          unseen.size(),
+          unseen.stream().map(Row::family).distinct().count());
+      Estimate estimate =
+          direction == Direction.INTAKE ? Estimate.ofIntake() : Estimate.ofExhaust();
+      if (arguments.length > 1) {
+        Fitted made = fit(fitted);
+        estimate = made.estimate();
+        write(Path.of(arguments[1]), direction, made);
       }
-      Process process = best.sharpened(fitted);
-      judge("gaussian process", unseen, r -> r.gateMm2() * Math.exp(process.at(r.x())));
-      judge("loss model", unseen, AirFit::byLossModel);
+      Estimate judged = estimate;
+      Map<Row, Double> said = new HashMap<>();
+      all.forEach(r -> said.put(r, judged.at(r.x(), r.gateMm2()).areaMm2()));
+      System.out.printf(
+          Locale.ROOT,
+          "  known %d of %d unseen%n",
+          unseen.stream().filter(r -> judged.at(r.x(), r.gateMm2()).isKnown()).count(),
+          unseen.size());
+      judge("estimate, fitted", fitted, said::get);
+      judge("estimate", unseen, said::get);
+      judge("ordinary seats", unseen.stream().filter(r -> r.ordinary()).toList(), said::get);
+      for (double[] range : new double[][] {{0, 0.04}, {0.04, 0.1}, {0.1, 0.2}, {0.2, 0.4}}) {
+        judge(
+            String.format(Locale.ROOT, "L/D %.2f-%.2f", range[0], range[1]),
+            unseen.stream().filter(r -> r.lift() > range[0] && r.lift() <= range[1]).toList(),
+            said::get);
+      }
+      for (String change : RandomSeat.CHANGES) {
+        List<Row> of =
+            unseen.stream()
+                .filter(
+                    r ->
+                        r.change().equals(change)
+                            || r.change().isEmpty()
+                                && unseen.stream()
+                                    .anyMatch(
+                                        o -> o.family() == r.family() && o.change().equals(change)))
+                .toList();
+        judge(change, of, said::get);
+      }
       judge("gate alone", unseen, Row::gateMm2);
-      judge("other closure", unseen, Row::transport);
+      judge(
+          "other closure",
+          unseen.stream().filter(r -> !Double.isNaN(r.transport())).toList(),
+          Row::transport);
     }
-  }
-
-  private static double byLossModel(Row row) {
-    RandomSeat shape = RandomSeat.of(row.shape());
-    double head = shape.fit().pairing().valve().headDiameterMm();
-    SeatFit fit = shape.fit();
-    return Losses.at(
-            shape.wall(),
-            fit.valveAt(row.lift() * head),
-            new Losses.Setting(
-                fit.pairing().seat().sealing(),
-                fit.throatAreaMm2(),
-                fit.throatAreaMm2(),
-                row.direction(),
-                LossCoefficients.FITTED,
-                Sectors.EVEN,
-                Calibration.SEAT_ALONE))
-        .effectiveAreaMm2();
   }
 
   private static List<Row> read(Path file) throws IOException {
     Map<String, double[]> areas = new HashMap<>();
-    Map<String, Row> rows = new HashMap<>();
     for (String line : Files.readAllLines(file).subList(1, Files.readAllLines(file).size())) {
       String[] cell = line.split(",", -1);
-      if (cell[8].isEmpty() || Double.parseDouble(cell[12]) > 0.02) {
+      if (cell.length < 13 || cell[8].isEmpty() || Double.parseDouble(cell[12]) > STIRRED) {
         continue;
       }
-      String key = cell[0] + " " + cell[2];
-      double[] both = areas.computeIfAbsent(key, k -> new double[2]);
+      double[] both =
+          areas.computeIfAbsent(
+              cell[0] + " " + cell[2], k -> new double[] {Double.NaN, Double.NaN});
       both[cell[3].equals("EVEN") ? 0 : 1] = Double.parseDouble(cell[8]);
-      if (both[0] > 0 && both[1] > 0) {
-        int number = Integer.parseInt(cell[0]);
-        RandomSeat shape = RandomSeat.of(number);
-        double lift = Double.parseDouble(cell[2]);
-        double head = shape.fit().pairing().valve().headDiameterMm();
-        rows.put(
-            key,
-            new Row(
-                number,
-                shape.direction(),
-                lift,
-                Double.parseDouble(cell[6]),
-                both[0],
-                both[1],
-                SectionShape.of(shape.wall(), shape.fit(), lift * head)));
-      }
     }
-    return rows.values().stream()
+    Map<Integer, RandomSeat> seats = new HashMap<>();
+    return areas.entrySet().stream()
+        .filter(e -> !Double.isNaN(e.getValue()[0]))
+        .map(
+            e -> {
+              String[] key = e.getKey().split(" ");
+              RandomSeat seat = seats.computeIfAbsent(Integer.valueOf(key[0]), RandomSeat::of);
+              return row(seat, Double.parseDouble(key[1]), e.getValue());
+            })
         .sorted(Comparator.comparingInt(Row::shape).thenComparingDouble(Row::lift))
         .toList();
   }
 
-  /** Errors of a change between two unseen shapes at one lift, in points; and how they rank. */
-  private static void judge(String name, List<Row> unseen, ToDoubleFunction<Row> estimate) {
-    double[] estimated = unseen.stream().mapToDouble(estimate).toArray();
+  private static Row row(RandomSeat seat, double lift, double[] areas) {
+    double head = seat.fit().pairing().valve().headDiameterMm();
+    int sealing = seat.fit().pairing().seat().sealing();
+    Profile valve = seat.fit().valveAt(lift * head);
+    Profile above = seat.fit().valveAt(1.1 * lift * head);
+    double gate = Gate.between(seat.wall(), valve).areaMm2();
+    double gateAbove = Gate.between(seat.wall(), above).areaMm2();
+    return new Row(
+        seat.number(),
+        seat.direction(),
+        seat.isOrdinary(),
+        seat.change(),
+        lift,
+        gate,
+        areas[0],
+        areas[1],
+        SectionShape.of(seat.wall(), sealing, valve, gate),
+        SectionShape.of(seat.wall(), sealing, above, gateAbove),
+        gateAbove);
+  }
+
+  private record Fitted(
+      Estimate estimate,
+      List<Network> networks,
+      double[] least,
+      double[] most,
+      double[] middle,
+      double[] spread,
+      double meanLog) {}
+
+  private static Fitted fit(List<Row> rows) {
+    int m = SectionShape.COUNT;
+    double[] least = new double[m];
+    double[] most = new double[m];
+    double[] middle = new double[m];
+    double[] spread = new double[m];
+    for (int d = 0; d < m; d++) {
+      int at = d;
+      double[] values = rows.stream().mapToDouble(r -> r.x()[at]).toArray();
+      least[d] = Arrays.stream(values).min().orElseThrow();
+      most[d] = Arrays.stream(values).max().orElseThrow();
+      double mean = Arrays.stream(values).average().orElseThrow();
+      middle[d] = mean;
+      spread[d] =
+          Math.sqrt(
+              Arrays.stream(values).map(v -> (v - mean) * (v - mean)).average().orElseThrow()
+                  + 1e-12);
+    }
+    double meanLog = rows.stream().mapToDouble(Row::target).average().orElseThrow();
+    double size =
+        Math.sqrt(
+            rows.stream()
+                .mapToDouble(r -> Math.pow(r.target() - meanLog, 2))
+                .average()
+                .orElseThrow());
+    double[][] x = rows.stream().map(r -> normal(r.x(), middle, spread)).toArray(double[][]::new);
+    double[] y = rows.stream().mapToDouble(r -> (r.target() - meanLog) / size).toArray();
+    List<NetworkFit.Rise> rises =
+        rows.stream()
+            .map(
+                r ->
+                    new NetworkFit.Rise(
+                        normal(r.x(), middle, spread),
+                        normal(r.xAbove(), middle, spread),
+                        Math.log(r.gateAboveMm2() / r.gateMm2()) / size))
+            .toList();
+    List<Network> networks = new ArrayList<>();
+    for (int n = 0; n < NETWORKS; n++) {
+      networks.add(scaled(NetworkFit.fit(x, y, rises, ROUNDS, n), size, meanLog));
+    }
+    return new Fitted(
+        new Estimate(networks, least, most, middle, spread, meanLog),
+        networks,
+        least,
+        most,
+        middle,
+        spread,
+        meanLog);
+  }
+
+  private static Network scaled(Network network, double size, double meanLog) {
+    double[] last = network.layers().getLast()[0];
+    for (int k = 0; k < last.length; k++) {
+      last[k] *= size;
+    }
+    last[last.length - 1] += meanLog;
+    return network;
+  }
+
+  private static double[] normal(double[] raw, double[] middle, double[] spread) {
+    double[] out = new double[raw.length];
+    for (int d = 0; d < raw.length; d++) {
+      out[d] = (raw[d] - middle[d]) / spread[d];
+    }
+    return out;
+  }
+
+  /** Errors in points: of the level, of one change at a time, and between any two seats. */
+  private static void judge(String name, List<Row> rows, ToDoubleFunction<Row> estimate) {
+    double[] said = rows.stream().mapToDouble(estimate).toArray();
     List<Double> level = new ArrayList<>();
     List<Double> change = new ArrayList<>();
     List<Double> none = new ArrayList<>();
-    int alike = 0;
-    int pairs = 0;
-    for (int a = 0; a < unseen.size(); a++) {
-      Row first = unseen.get(a);
-      level.add(100 * Math.abs(estimated[a] / first.even() - 1));
-      for (int b = a + 1; b < unseen.size(); b++) {
-        Row second = unseen.get(b);
+    List<Double> any = new ArrayList<>();
+    int[] sign = new int[2];
+    int[] rank = new int[2];
+    for (int a = 0; a < rows.size(); a++) {
+      Row first = rows.get(a);
+      level.add(100 * Math.abs(said[a] / first.even() - 1));
+      for (int b = a + 1; b < rows.size(); b++) {
+        Row second = rows.get(b);
         if (first.lift() != second.lift()) {
           continue;
         }
-        // On their gates, so that a larger valve is no change.
-        double solved = second.even() / second.gateMm2() / (first.even() / first.gateMm2());
-        double said = estimated[b] / second.gateMm2() / (estimated[a] / first.gateMm2());
-        change.add(100 * Math.abs(said - solved));
-        none.add(100 * Math.abs(1 - solved));
-        double other =
-            second.transport() / second.gateMm2() / (first.transport() / first.gateMm2());
-        if (Math.abs(solved - 1) > NEAR && (solved - 1) * (other - 1) > 0) {
-          pairs++;
-          alike += (said - 1) * (solved - 1) > 0 ? 1 : 0;
+        boolean same = first.family() == second.family();
+        // Between families on their gates, so that a larger valve is no change.
+        double gates = same ? 1 : first.gateMm2() / second.gateMm2();
+        double solved = second.even() / first.even() * gates - 1;
+        double estimated = said[b] / said[a] * gates - 1;
+        double other = second.transport() / first.transport() * gates - 1;
+        (same ? change : any).add(100 * Math.abs(estimated - solved));
+        if (same) {
+          none.add(100 * Math.abs(solved));
+        }
+        if (Math.abs(solved) > CLEAR && !(solved * other < 0)) {
+          int[] count = same ? sign : rank;
+          count[0] += estimated * solved > 0 ? 1 : 0;
+          count[1]++;
         }
       }
     }
     System.out.printf(
         Locale.ROOT,
-        "  %-18s level %5.1f %5.1f   change %5.1f %5.1f (no change at all %5.1f %5.1f)   "
-            + "ranked %4.1f %% of %d%n",
+        "  %-17s level %s; one change %s (none %s), sign %d of %d; any two %s, ranked %.1f %%%n",
         name,
-        at(level, 0.5),
-        at(level, 0.9),
-        at(change, 0.5),
-        at(change, 0.9),
-        at(none, 0.5),
-        at(none, 0.9),
-        100.0 * alike / Math.max(1, pairs),
-        pairs);
+        shares(level),
+        shares(change),
+        shares(none),
+        sign[0],
+        sign[1],
+        shares(any),
+        100.0 * rank[0] / Math.max(1, rank[1]));
   }
 
-  private static double at(List<Double> values, double share) {
+  /** Half, two thirds and nine tenths lie within. */
+  private static String shares(List<Double> values) {
     double[] sorted = values.stream().mapToDouble(v -> v).sorted().toArray();
-    return sorted[(int) (share * (sorted.length - 1))];
+    return sorted.length == 0
+        ? "-"
+        : String.format(
+            Locale.ROOT,
+            "%.1f %.1f %.1f",
+            sorted[sorted.length / 2],
+            sorted[(int) (2.0 / 3 * (sorted.length - 1))],
+            sorted[(int) (0.9 * (sorted.length - 1))]);
   }
 
-  /** A Gaussian process with one length for each descriptor. */
-  private static final class Process {
-    private final double[][] x;
-    private final double[] y;
-    private final double[] weights;
-    private final double[] lengths;
-    private final double noise;
-    private final double variance;
-    private final double mean;
-    private final double[] centre;
-    private final double[] scale;
-    final double evidence;
-
-    Process(List<Row> rows, double length, double noise) {
-      this(rows, filled(rows.getFirst().x().length, length), noise);
-    }
-
-    private static double[] filled(int n, double value) {
-      double[] all = new double[n];
-      Arrays.fill(all, value);
-      return all;
-    }
-
-    Process(List<Row> rows, double[] lengths, double noise) {
-      int n = rows.size();
-      int m = lengths.length;
-      this.lengths = lengths;
-      this.noise = noise;
-      centre = new double[m];
-      scale = new double[m];
-      for (int d = 0; d < m; d++) {
-        int at = d;
-        centre[d] = rows.stream().mapToDouble(r -> r.x()[at]).average().orElseThrow();
-        double c = centre[d];
-        scale[d] =
-            Math.sqrt(
-                rows.stream().mapToDouble(r -> Math.pow(r.x()[at] - c, 2)).average().orElseThrow()
-                    + 1e-12);
+  private static void write(Path folder, Direction direction, Fitted fitted) throws IOException {
+    String name = direction == Direction.INTAKE ? "IntakeNumbers" : "ExhaustNumbers";
+    List<String> parts = new ArrayList<>();
+    parts.add(
+        block(
+            List.of(
+                line(fitted.meanLog()),
+                line(fitted.least()),
+                line(fitted.most()),
+                line(fitted.middle()),
+                line(fitted.spread()))));
+    for (Network network : fitted.networks()) {
+      List<String> lines = new ArrayList<>();
+      for (double[][] layer : network.layers()) {
+        lines.add(line(layer.length));
+        Arrays.stream(layer).map(AirFit::line).forEach(lines::add);
       }
-      x = rows.stream().map(r -> normal(r.x())).toArray(double[][]::new);
-      mean = rows.stream().mapToDouble(Row::target).average().orElseThrow();
-      y = rows.stream().mapToDouble(r -> r.target() - mean).toArray();
-      variance = Arrays.stream(y).map(v -> v * v).average().orElseThrow();
-      double[][] k = new double[n][n];
-      for (int i = 0; i < n; i++) {
-        for (int j = 0; j <= i; j++) {
-          k[i][j] = variance * kernel(x[i], x[j]);
-          k[j][i] = k[i][j];
+      parts.add(block(lines));
+    }
+    // In parts: a class holds no string of more than 64 kB.
+    String text =
+        """
+        package finebore.flow.estimate;
+
+        /** Written by the fitting program. */
+        final class %1$s {
+
+          static final String[] TEXT = {
+        %2$s
+          };
+
+          private %1$s() {}
         }
-        k[i][i] += noise * noise;
-      }
-      CholeskyDecomposition cholesky =
-          new CholeskyDecomposition(new Array2DRowRealMatrix(k, false), 1e-9, 1e-14);
-      RealVector solved = cholesky.getSolver().solve(new ArrayRealVector(y));
-      weights = solved.toArray();
-      double half = 0;
-      for (int i = 0; i < n; i++) {
-        half += Math.log(cholesky.getL().getEntry(i, i));
-      }
-      evidence = -0.5 * new ArrayRealVector(y).dotProduct(solved) - half;
-    }
+        """
+            .formatted(name, String.join(",\n", parts));
+    Files.writeString(folder.resolve(name + ".java"), text);
+  }
 
-    private double[] normal(double[] raw) {
-      double[] out = new double[raw.length];
-      for (int d = 0; d < raw.length; d++) {
-        out[d] = (raw[d] - centre[d]) / scale[d];
-      }
-      return out;
-    }
+  private static String block(List<String> lines) {
+    String quotes = "\"".repeat(3);
+    return lines.stream()
+        .map(l -> "    " + l + "\n")
+        .collect(Collectors.joining("", "    " + quotes + "\n", "    " + quotes));
+  }
 
-    /** Matern 5/2: smooth, but not smoother than sections are. */
-    private double kernel(double[] a, double[] b) {
-      double sum = 0;
-      for (int d = 0; d < a.length; d++) {
-        double by = (a[d] - b[d]) / lengths[d];
-        sum += by * by;
-      }
-      double r = Math.sqrt(5 * sum);
-      return (1 + r + r * r / 3) * Math.exp(-r);
-    }
-
-    double at(double[] raw) {
-      double[] p = normal(raw);
-      double sum = mean;
-      for (int i = 0; i < x.length; i++) {
-        sum += weights[i] * variance * kernel(p, x[i]);
-      }
-      return sum;
-    }
-
-    /** Lets each descriptor have its own length, as far as the evidence grows with it. */
-    Process sharpened(List<Row> rows) {
-      Process best = this;
-      Random random = new Random(4);
-      for (int step = 0; step < STEPS; step++) {
-        double[] tried = best.lengths.clone();
-        int d = random.nextInt(tried.length);
-        tried[d] = Math.clamp(tried[d] * (random.nextBoolean() ? 1.6 : 0.625), 0.4, 60);
-        double other = Math.clamp(best.noise * (1 + 0.2 * random.nextGaussian()), 0.005, 0.08);
-        Process process = new Process(rows, tried, random.nextInt(4) == 0 ? other : best.noise);
-        if (process.evidence > best.evidence) {
-          best = process;
-        }
-      }
-      System.out.printf(
-          Locale.ROOT,
-          "  evidence %.1f -> %.1f, noise %.3f%n",
-          evidence,
-          best.evidence,
-          best.noise);
-      return best;
-    }
-
-    private static final int STEPS = Integer.getInteger("steps", 150);
+  private static String line(double... numbers) {
+    return Arrays.stream(numbers)
+        .mapToObj(v -> String.format(Locale.ROOT, "%.5g", v))
+        .collect(Collectors.joining(" "));
   }
 }

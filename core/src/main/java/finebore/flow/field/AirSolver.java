@@ -16,6 +16,11 @@ import java.util.function.BooleanSupplier;
  * other way round. The port's own loss is not in it, nor, for air that goes out, what its speed in
  * the port is worth.
  *
+ * <p>At low lift a jet can have two states, free or lying along the roof, and many sections hold
+ * either. An unbroken ring of air along the roof needs an unbroken roof, which no chamber has; so
+ * the roof begins open to still air and is shut from the cuts outward, and the jet lies free
+ * wherever it can. The answer then hangs on the section alone, not on what was solved before.
+ *
  * <p>It has settled when the momentum all cells lack is below {@value #ENOUGH} of the jet's and the
  * area stands still; or, where the jet waves without end, when the area's mean stands still and it
  * swings by less than {@value #MOST_UNREST}; that swing is told.
@@ -23,7 +28,7 @@ import java.util.function.BooleanSupplier;
 public final class AirSolver {
 
   /** Goes up when figures change, so that those kept from before are not taken for today's. */
-  public static final int VERSION = 1;
+  public static final int VERSION = 2;
 
   /** Head diameter that all valves are scaled to, mm. */
   public static final double REFERENCE_MM = 42;
@@ -41,6 +46,15 @@ public final class AirSolver {
   static final double MOST_UNREST = 0.04;
   private static final double STILL = 2e-4;
   private static final int WINDOW = 40;
+
+  /** Rounds the roof stands open, and after which it is shut. */
+  private static final int VENTED = 70;
+
+  private static final int SHUT = 140;
+
+  /** A jet that stands off the roof by more than this lies free, degrees. */
+  private static final double FREE_DEG = 20;
+
   private static final int MOST_ROUNDS = 700;
   private static final double RELAXATION = 0.85;
 
@@ -82,8 +96,7 @@ public final class AirSolver {
   /**
    * Works it out.
    *
-   * @param start a flow of nearly the same section to begin from: sooner done, and the jet lies
-   *     where it lay
+   * @param start a flow of nearly the same section to begin from: sooner done, to the same answer
    * @param stop asked now and then; true gives up
    * @throws AirNotSolved when the section leaves no way, cannot be gridded, or does not settle
    */
@@ -101,7 +114,17 @@ public final class AirSolver {
     AirSolver solver = new AirSolver(question, space, gap);
     solver.spreadEvenly();
     start.ifPresent(s -> solver.stream.startFrom(s.stream()));
-    return solver.settle(scale, stop);
+    if (start.isPresent() && liesFree(start.get())) {
+      AirFlow soon = solver.settle(scale, 0, stop);
+      if (liesFree(soon)) {
+        return soon;
+      }
+    }
+    return solver.settle(scale, SHUT, stop);
+  }
+
+  private static boolean liesFree(AirFlow flow) {
+    return flow.jetAngleDeg() > FREE_DEG;
   }
 
   private static AirSpace scaled(AirSpace s, double by) {
@@ -149,16 +172,21 @@ public final class AirSolver {
     }
   }
 
-  private AirFlow settle(double scale, BooleanSupplier stop) {
+  private AirFlow settle(double scale, int shut, BooleanSupplier stop) {
     double[] areas = new double[MOST_ROUNDS];
     for (int round = 0; round < MOST_ROUNDS; round++) {
+      if (round <= shut && shut > 0) {
+        mesh.openRoof((double) (shut - round) / (shut - VENTED));
+        stream.stopAtWalls();
+      }
       if (stop.getAsBoolean()) {
         throw new AirNotSolved(AirNotSolved.Why.STOPPED, round);
       }
       round();
       areas[round] = area;
       double unrest = unrest(areas, round + 1, WINDOW);
-      boolean still = balance.momentumLeft() < ENOUGH * momentum() && unrest < STILL;
+      boolean still =
+          round > shut + WINDOW && balance.momentumLeft() < ENOUGH * momentum() && unrest < STILL;
       boolean waves = round > MOST_ROUNDS / 3 && unrest(areas, round + 1, 5 * WINDOW) < STILL * 5;
       if (still || waves) {
         return answer(area, unrest, round + 1, scale);

@@ -20,6 +20,8 @@ public record AirSpace(Side inner, Side outer, List<Point> far) {
   public enum Kind {
     /** Metal: the air stands still on it. */
     WALL,
+    /** Metal beside the jet's way out, where it may lie down on it. */
+    ROOF,
     /** A line of symmetry: nothing passes, nothing drags. */
     MIRROR,
     /** Open air at rest: still pressure. */

@@ -1,6 +1,8 @@
 package finebore.flow.field;
 
 import finebore.flow.field.AirSpace.Kind;
+import java.util.ArrayList;
+import java.util.List;
 
 /**
  * Cells and their faces: a grid of quadrilaterals in the section, turned round the axis by one
@@ -76,6 +78,8 @@ final class Mesh {
 
   final GridLines lines;
 
+  private final List<Integer> roof = new ArrayList<>();
+
   /**
    * Measures a grid.
    *
@@ -137,6 +141,9 @@ final class Mesh {
       edge(k++, i * across, i, 0, i + 1, 0, false, -1, of(lines.inner()[i]));
     }
     for (int i = 0; i < along; i++) {
+      if (lines.outer()[i] == Kind.ROOF) {
+        roof.add(k);
+      }
       edge(k++, i * across + across - 1, i, across, i + 1, across, false, 1, of(lines.outer()[i]));
     }
     for (int j = 0; j < across; j++) {
@@ -148,9 +155,20 @@ final class Mesh {
     wallDistance = wallDistances();
   }
 
+  /**
+   * Opens a share of the roof to still air, that farthest out, and shuts the rest.
+   *
+   * @param share 1 and above for all of it, 0 for none
+   */
+  void openRoof(double share) {
+    for (int n = 0; n < roof.size(); n++) {
+      edge[roof.get(n)] = n < (1 - share) * roof.size() ? Edge.WALL : Edge.OPEN;
+    }
+  }
+
   private static Edge of(Kind kind) {
     return switch (kind) {
-      case WALL -> Edge.WALL;
+      case WALL, ROOF -> Edge.WALL;
       case MIRROR -> Edge.MIRROR;
       case OPEN -> Edge.OPEN;
     };

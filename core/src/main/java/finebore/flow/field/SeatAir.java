@@ -51,6 +51,7 @@ final class SeatAir {
     List<Kind> outerKinds = new ArrayList<>();
     double roofR = Math.max(ROOF * headR, outermostCut(wall) + ROOF_PAST_CUTS * headR);
     List<Point> fromPort = upTo(wall.points().reversed(), portZ);
+    double cutR = outermostCut(wall);
     outer.add(fromPort.getFirst());
     for (int k = 1; k < fromPort.size(); k++) {
       Point a = outer.getLast();
@@ -58,8 +59,8 @@ final class SeatAir {
       boolean ends = b.r() >= roofR;
       Point to = ends && b.r() > a.r() ? a.toward(b, (roofR - a.r()) / (b.r() - a.r())) : b;
       if (a.distanceTo(to) > SHORTEST * headR) {
+        outerKinds.add(a.r() < cutR - 1e-9 ? Kind.WALL : Kind.ROOF);
         outer.add(to);
-        outerKinds.add(Kind.WALL);
       }
       if (ends) {
         break;
@@ -68,7 +69,7 @@ final class SeatAir {
     Point roofEnd = outer.getLast();
     if (roofEnd.r() < roofR - 1e-9) {
       outer.add(new Point(roofR, roofEnd.z()));
-      outerKinds.add(Kind.WALL);
+      outerKinds.add(Kind.ROOF);
       roofEnd = outer.getLast();
     }
     double farR = Math.max(OPEN_OUT * headR, roofEnd.r() + headR);

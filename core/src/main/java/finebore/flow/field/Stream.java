@@ -134,6 +134,15 @@ final class Stream {
     }
   }
 
+  /** Lets nothing pass through walls, of which some may have been open. */
+  void stopAtWalls() {
+    for (int k = 0; k < mesh.edges; k++) {
+      if (mesh.edge[k] == Mesh.Edge.WALL) {
+        edgeFlow[k] = 0;
+      }
+    }
+  }
+
   private static double between(double[] v, int at, int across, double x, double y) {
     double near = v[at] + y * (v[at + 1] - v[at]);
     double beyond = v[at + across] + y * (v[at + across + 1] - v[at + across]);

@@ -3,6 +3,7 @@ package finebore.flow.field;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -12,7 +13,7 @@ class AirChangeTest {
   /** Without a port the flow goes as the area. */
   @Test
   void goesAsTheAreaWithoutAPort() {
-    AirChange change = AirChange.of(new double[] {200, 220}, new double[] {210, 242}, 0);
+    AirChange change = AirChange.of(areas(200, 220), areas(210, 242), 0);
     assertThat(change.even()).isCloseTo(0.05, within(1e-12));
     assertThat(change.transport()).isCloseTo(0.10, within(1e-12));
     assertThat(change.spread()).isCloseTo(0.05, within(1e-12));
@@ -22,8 +23,25 @@ class AirChangeTest {
   @Test
   void isHeldBackByThePort() {
     double port = 1 / (600.0 * 600);
-    AirChange change = AirChange.of(new double[] {600, 600}, new double[] {900, 900}, port);
+    AirChange change = AirChange.of(areas(600, 600), areas(900, 900), port);
     assertThat(change.share()).isCloseTo(0.17670, within(1e-5));
+  }
+
+  private static List<SolvedArea> areas(double even, double transport) {
+    return List.of(new SolvedArea(even, 40), new SolvedArea(transport, 12));
+  }
+
+  /** A jet that lay along the roof and now leaves freely tells of the jet, not of the seat. */
+  @ParameterizedTest
+  @CsvSource({"40, 57.9, true", "40, 58.1, false", "40, 21.9, false", "40, 22.1, true"})
+  void isNotClearWhereTheJetLiesOtherwise(double before, double after, boolean clear) {
+    AirChange change =
+        AirChange.of(
+            List.of(new SolvedArea(200, before), new SolvedArea(200, 5)),
+            List.of(new SolvedArea(220, after), new SolvedArea(220, 60)),
+            0);
+    assertThat(change.isClear()).isEqualTo(clear);
+    assertThat(change.jetLiesOtherwise()).isEqualTo(!clear);
   }
 
   @ParameterizedTest
@@ -37,6 +55,6 @@ class AirChangeTest {
     "-0.05, -0.03, true"
   })
   void isClearOnlyWhereBothSaySo(double even, double transport, boolean clear) {
-    assertThat(new AirChange(even, transport).isClear()).isEqualTo(clear);
+    assertThat(new AirChange(even, transport, 0).isClear()).isEqualTo(clear);
   }
 }

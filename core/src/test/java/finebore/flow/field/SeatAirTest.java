@@ -38,13 +38,24 @@ class SeatAirTest {
 
   /**
    * Another calculation of this shape, on a grid of another kind and with the same even eddy
-   * viscosity, has 188.41 mm2 at 2 mm, where the jet lies along the roof here too.
+   * viscosity, has 188.41 mm2 at 2 mm with the jet along the roof. Free it passes a few per cent
+   * less.
    */
   @Test
-  void agreesWithAnotherGridWhereTheJetLiesAlike() {
+  void theJetLiesFreeWhereItCan() {
     AirFlow low = AirSolver.solve(A.at(2, EVEN, COARSE));
-    assertThat(low.jetAngleDeg()).isLessThan(0);
-    assertThat(low.effectiveAreaMm2()).isCloseTo(188.41, withinPercentage(2.5));
+    assertThat(low.jetAngleDeg()).isBetween(30.0, 50.0);
+    assertThat(low.effectiveAreaMm2()).isBetween(0.92 * 188.41, 0.99 * 188.41);
+  }
+
+  /** From lower and from higher lift it comes to the same: no branch of its own by history. */
+  @ParameterizedTest
+  @CsvSource({"1", "3", "8"})
+  void theAnswerHangsOnTheSectionAlone(double from) {
+    AirFlow cold = AirSolver.solve(A.at(2, EVEN, COARSE));
+    AirFlow start = AirSolver.solve(A.at(from, EVEN, COARSE));
+    AirFlow warm = AirSolver.solve(A.at(2, EVEN, COARSE), Optional.of(start), () -> false);
+    assertThat(warm.effectiveAreaMm2()).isCloseTo(cold.effectiveAreaMm2(), withinPercentage(0.2));
   }
 
   /**

@@ -208,11 +208,14 @@ final class AirOverlay {
     }
     int all = session.job().test().liftsMm().size();
     long done = changes().values().stream().filter(AirChange::isComplete).count();
-    return Optional.of(
+    long turned = changes().values().stream().filter(AirChange::jetLiesOtherwise).count();
+    String said =
         done == all
             ? session.say("air.strip")
             : session.say(
-                watch.isDone() ? "air.strip.some" : "air.strip.working", "done", done, "all", all));
+                watch.isDone() ? "air.strip.some" : "air.strip.working", "done", done, "all", all);
+    return Optional.of(
+        turned == 0 ? said : said + "; " + session.say("air.strip.turned", "count", turned));
   }
 
   /**

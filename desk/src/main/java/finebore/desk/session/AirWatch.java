@@ -7,6 +7,7 @@ import finebore.flow.field.AirNotSolved;
 import finebore.flow.field.AirQuestion;
 import finebore.flow.field.AirSolver;
 import finebore.flow.field.Fineness;
+import finebore.flow.field.SolvedArea;
 import finebore.flow.field.Turbulence;
 import finebore.formats.AirStore;
 import finebore.study.SeatStudy;
@@ -19,9 +20,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
+import java.util.function.BooleanSupplier;
 import java.util.logging.Level;
 import java.util.logging.Logger;
+import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -39,6 +41,10 @@ public final class AirWatch {
   private static final int PICTURES = 24;
 
   private static final int FIGURES = 4000;
+  private static final int CURVE = 16;
+
+  /** Lines a job brings along at most: some curves of all its seats. */
+  private static final int BROUGHT = 2000;
 
   /**
    * What there is to see.
@@ -68,15 +74,23 @@ public final class AirWatch {
   /** One lift of the strip. */
   private record Lift(double liftMm, List<AirQuestion> found, List<AirQuestion> planned) {}
 
+  /** What is to be solved for the strip next. */
+  private record Todo(double liftMm, AirQuestion question) {}
+
   private final ReadOnlyObjectWrapper<Answer> answer = new ReadOnlyObjectWrapper<>(Answer.NONE);
   private final ReadOnlyObjectWrapper<Map<Double, AirChange>> changes =
       new ReadOnlyObjectWrapper<>(Map.of());
   private final Map<AirQuestion, Solved> pictures = kept(PICTURES);
-  private final Map<AirQuestion, Double> areas = kept(FIGURES);
+  private final Map<AirQuestion, SolvedArea> areas = kept(FIGURES);
+
+  /** Flows of the strip by lift, mm: what the next edit begins from. */
+  private final Map<Double, AirFlow> last = kept(CURVE);
+
   private final Path file;
   private Optional<AirStore> store = Optional.empty();
   private Optional<AirQuestion> picture = Optional.empty();
   private List<Lift> lifts = List.of();
+  private List<String> brought = List.of();
   private double portPerMm4;
   private boolean begun;
   private volatile int asked;
@@ -93,7 +107,9 @@ public final class AirWatch {
   private void begin() {
     if (!begun) {
       begun = true;
-      store = Optional.of(AirStore.in(file));
+      AirStore kept = AirStore.in(file);
+      kept.takeAll(brought);
+      store = Optional.of(kept);
       Thread.ofPlatform().daemon().name("air-picture").start(() -> forever(this::nextPicture));
       Thread.ofPlatform().daemon().name("air-strip").start(() -> forever(this::nextLift));
     }
@@ -108,6 +124,19 @@ public final class AirWatch {
         return size() > most;
       }
     };
+  }
+
+  /** Takes up solved air that a job brought along. */
+  public synchronized void take(List<String> lines) {
+    brought = lines;
+    areas.clear();
+    store.ifPresent(s -> s.takeAll(lines));
+  }
+
+  /** Solved air of the job looked at, for it to bring along. */
+  public synchronized List<String> lines() {
+    List<String> own = store.map(s -> s.lines(areas.keySet())).orElse(List.of());
+    return Stream.concat(own.stream(), brought.stream()).distinct().limit(BROUGHT).toList();
   }
 
   /** What is known of the picture that was asked for. */
@@ -195,8 +224,8 @@ public final class AirWatch {
     return known;
   }
 
-  private double[] areasOf(List<AirQuestion> questions) {
-    return questions.stream().mapToDouble(q -> areas.getOrDefault(q, Double.NaN)).toArray();
+  private List<SolvedArea> areasOf(List<AirQuestion> questions) {
+    return questions.stream().map(q -> areas.getOrDefault(q, SolvedArea.NONE)).toList();
   }
 
   private interface Step {
@@ -229,7 +258,7 @@ public final class AirWatch {
       AirQuestion coarse = full.with(Fineness.COARSE);
       question = pictures.containsKey(coarse) ? full : coarse;
     }
-    Optional<Solved> solved = solve(question, () -> asked != number);
+    Optional<Solved> solved = solve(question, Optional.empty(), () -> asked != number);
     synchronized (this) {
       if (solved.isEmpty()) {
         return;
@@ -260,23 +289,24 @@ public final class AirWatch {
   }
 
   private void nextLift() throws InterruptedException {
-    AirQuestion question;
+    Todo todo;
     int number;
     synchronized (this) {
-      Optional<AirQuestion> next = missing();
+      Optional<Todo> next = missing();
       while (next.isEmpty()) {
         wait();
         next = missing();
       }
-      question = next.get();
+      todo = next.get();
       number = curveAsked;
     }
-    OptionalDouble kept = store.orElseThrow().area(question);
-    Optional<Double> area =
+    AirQuestion question = todo.question();
+    Optional<SolvedArea> kept = store.orElseThrow().solved(question);
+    Optional<SolvedArea> area =
         kept.isPresent()
-            ? Optional.of(kept.getAsDouble())
-            : solve(question, () -> curveAsked != number)
-                .map(s -> s.flow().map(AirFlow::effectiveAreaMm2).orElse(Double.NaN));
+            ? kept
+            : solveNear(todo, () -> curveAsked != number)
+                .map(s -> s.flow().map(SolvedArea::of).orElse(SolvedArea.NONE));
     if (kept.isEmpty() && area.isPresent()) {
       keep(question, area.get());
     }
@@ -297,7 +327,7 @@ public final class AirWatch {
     }
   }
 
-  private void keep(AirQuestion question, double area) {
+  private void keep(AirQuestion question, SolvedArea area) {
     try {
       store.orElseThrow().keep(question, area);
     } catch (IOException e) {
@@ -305,23 +335,39 @@ public final class AirWatch {
     }
   }
 
-  private Optional<AirQuestion> missing() {
+  private Optional<Todo> missing() {
     // The closure to go by for every lift first; the other one then says how sure it is.
-    List<AirQuestion> all = new ArrayList<>();
+    List<Todo> all = new ArrayList<>();
     for (int closure = 0; closure < 2; closure++) {
       for (Lift lift : lifts) {
-        all.add(lift.found().get(closure));
-        all.add(lift.planned().get(closure));
+        all.add(new Todo(lift.liftMm(), lift.found().get(closure)));
+        all.add(new Todo(lift.liftMm(), lift.planned().get(closure)));
       }
     }
-    return all.stream().filter(q -> !areas.containsKey(q)).findFirst();
+    return all.stream().filter(t -> !areas.containsKey(t.question())).findFirst();
+  }
+
+  /**
+   * Solves one for the strip, from the flow solved last at its lift. Transport begins evenly: it
+   * can come to rest a little apart from another start.
+   */
+  private Optional<Solved> solveNear(Todo todo, BooleanSupplier dropped) {
+    if (todo.question().turbulence() != Turbulence.EVEN) {
+      return solve(todo.question(), Optional.empty(), dropped);
+    }
+    Optional<AirFlow> near =
+        Optional.ofNullable(last.get(todo.liftMm()))
+            .filter(f -> f.question().direction() == todo.question().direction());
+    Optional<Solved> solved = solve(todo.question(), near, dropped);
+    solved.flatMap(Solved::flow).ifPresent(f -> last.put(todo.liftMm(), f));
+    return solved;
   }
 
   /** Solves one; empty when it is not wanted any more. */
   private static Optional<Solved> solve(
-      AirQuestion question, java.util.function.BooleanSupplier dropped) {
+      AirQuestion question, Optional<AirFlow> start, BooleanSupplier dropped) {
     try {
-      AirFlow flow = AirSolver.solve(question, Optional.empty(), dropped);
+      AirFlow flow = AirSolver.solve(question, start, dropped);
       return Optional.of(new Solved(Optional.of(flow), Optional.empty()));
     } catch (AirNotSolved e) {
       return e.why() == AirNotSolved.Why.STOPPED

@@ -11,6 +11,7 @@ import finebore.instruments.BenchRun;
 import finebore.instruments.FlowBench;
 import finebore.instruments.RunJournal;
 import finebore.instruments.Sample;
+import finebore.instruments.SeatAlone;
 import finebore.instruments.SerialLink;
 import finebore.instruments.SimulatedBench;
 import finebore.instruments.SimulatedHead;
@@ -81,6 +82,7 @@ public final class BenchSession {
   private final Path folder;
   private ReadOnlyObjectWrapper<Status> status = new ReadOnlyObjectWrapper<>(Status.IDLE);
   private BenchRun.Pace pace = wait -> Thread.sleep(wait);
+  private SeatAlone alone = SeatAlone.SOLVED;
   private Optional<BenchRun> running = Optional.empty();
   private Optional<SimulatedBench> simulated = Optional.empty();
   private String port = "";
@@ -103,6 +105,11 @@ public final class BenchSession {
   /** Lets a bench that is not there hurry. */
   public void setPace(BenchRun.Pace changed) {
     pace = changed;
+  }
+
+  /** How the simulated head's seats are worked out. */
+  public void setSeatAlone(SeatAlone changed) {
+    alone = changed;
   }
 
   /** The serial port of the bench; empty for the simulated one. */
@@ -243,7 +250,7 @@ public final class BenchSession {
     }
     Job job = session.job();
     long seed = job.name().hashCode();
-    SimulatedHead truth = SimulatedHead.of(job, test.setUp(), seed);
+    SimulatedHead truth = SimulatedHead.of(job, test.setUp(), seed, alone);
     SimulatedBench bench = simulated.orElseGet(() -> new SimulatedBench(truth, seed));
     bench.headOn(truth);
     simulated = Optional.of(bench);

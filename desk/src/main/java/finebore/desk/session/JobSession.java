@@ -22,6 +22,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import java.util.logging.Level;
 import java.util.logging.Logger;
@@ -51,6 +52,7 @@ public final class JobSession {
   private ReadOnlyBooleanWrapper canUndo = new ReadOnlyBooleanWrapper();
   private ReadOnlyBooleanWrapper canRedo = new ReadOnlyBooleanWrapper();
   private JobDocument document;
+  private Supplier<List<String>> solvedAir = List::of;
   private UndoHistory edits;
   private Job saved;
   private Optional<Job> base = Optional.empty();
@@ -198,6 +200,11 @@ public final class JobSession {
 
   private Practice practice(Job of) {
     return PracticeFiles.named(of.practice(), practices);
+  }
+
+  /** Where the solved air comes from that a saved job brings along. */
+  public void setSolvedAir(Supplier<List<String>> lines) {
+    solvedAir = lines;
   }
 
   /** The job with what its file held besides. */
@@ -360,7 +367,8 @@ public final class JobSession {
    */
   public void save(Path to) throws FileProblem {
     boolean own = file.get().equals(Optional.of(to));
-    document = own ? JobFile.save(document(), to) : JobFile.write(document(), to);
+    JobDocument held = document().withSolvedAir(solvedAir.get());
+    document = own ? JobFile.save(held, to) : JobFile.write(held, to);
     file.set(Optional.of(to));
     saved = job();
     base = Optional.of(saved);

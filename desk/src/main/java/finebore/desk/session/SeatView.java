@@ -14,6 +14,7 @@ import finebore.planning.PlanStudy;
 import finebore.practice.Finding;
 import finebore.practice.Practice;
 import finebore.reports.GroupFindings;
+import finebore.rules.FlowFindings;
 import finebore.rules.SeatFindings;
 import finebore.seat.Cut;
 import finebore.seat.ShownCut;
@@ -24,6 +25,7 @@ import finebore.words.Words;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.stream.Stream;
 
 /**
  * All that the screens show of one seat, worked out in one go.
@@ -112,7 +114,8 @@ public record SeatView(
         view.found()
             ? SeatFindings.of(
                 view.place().label(), view.place().port(), shown.fit(), shown.readings(), practice)
-            : followers.of(view.place());
+            : Stream.concat(followers.of(view.place()).stream(), FlowFindings.of(plan).stream())
+                .toList();
     return new SeatView(
         job,
         words,

@@ -73,6 +73,8 @@ public final class MainWindow {
     this.session = session;
     this.recovery = recovery;
     this.air = new AirWatch(folder.solvedAir());
+    air.take(session.document().solvedAir());
+    session.setSolvedAir(air::lines);
     this.picker = picker;
     this.theme = theme;
     this.textScale = folder.textScale();
@@ -422,6 +424,7 @@ public final class MainWindow {
   }
 
   private void opened() {
+    air.take(session.document().solvedAir());
     endWelcome();
     plan.section().fit();
   }
