@@ -101,7 +101,7 @@ public final class SimulatedHead implements DoubleUnaryOperator {
     double at = HEIGHTS * Math.pow(part, 1 / CLOSER);
     int below = Math.clamp((int) at, 1, HEIGHTS - 1);
     double share = Math.clamp(at - below, 0, 1);
-    double area = estimated(liftMm) * ((1 - share) * truer(below) + share * truer(below + 1));
+    double area = estimated(liftMm) * ((1 - share) * smooth(below) + share * smooth(below + 1));
     double wave =
         1
             + 0.012 * Math.sin(2 * Math.PI * (part + phases[0]))
@@ -113,6 +113,16 @@ public final class SimulatedHead implements DoubleUnaryOperator {
 
   private double estimated(double liftMm) {
     return seat.fit().aloneMm2(seat.fit().areaAt(liftMm, seat.setting()), seat.setting());
+  }
+
+  /**
+   * A jet that lies down at one height does so little by little on a head that is not quite round.
+   */
+  private double smooth(int height) {
+    return (truer(Math.max(1, height - 1))
+            + 2 * truer(height)
+            + truer(Math.min(HEIGHTS, height + 1)))
+        / 4;
   }
 
   /** What seat and valve pass at one of the heights, over what the estimate says. */
