@@ -255,36 +255,26 @@ class CommandsTest {
   @Test
   void putsFoundAndPlannedSideBySide() throws IOException {
     Path picture = folder.resolve("both.png");
-    assertThat(
-            run(
-                "air",
-                job.toString(),
-                "--seat",
-                "I1",
-                "--lift",
-                "8",
-                "--grid",
-                "coarse",
-                "--plan",
-                "both",
-                "-o",
-                picture.toString()))
-        .isZero();
+    assertThat(bothTo(picture)).isZero();
     assertThat(out.toString().lines().filter(l -> l.startsWith("Solved: "))).hasSize(2);
     assertThat(Files.size(picture)).isGreaterThan(50_000);
-    assertThat(
-            run(
-                "air",
-                job.toString(),
-                "--seat",
-                "I1",
-                "--lift",
-                "8",
-                "--plan",
-                "both",
-                "-o",
-                folder.resolve("both.svg").toString()))
-        .isEqualTo(1);
+    assertThat(bothTo(folder.resolve("both.svg"))).isEqualTo(1);
+  }
+
+  private int bothTo(Path picture) {
+    return run(
+        "air",
+        job.toString(),
+        "--seat",
+        "I1",
+        "--lift",
+        "8",
+        "--grid",
+        "coarse",
+        "--plan",
+        "both",
+        "-o",
+        picture.toString());
   }
 
   @Test

@@ -10,6 +10,7 @@ import finebore.flow.Calibration;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.job.Plan;
+import finebore.job.TestPlan;
 import finebore.planning.PlanStudy;
 import finebore.practice.Finding;
 import finebore.study.SeatStudy;
@@ -60,6 +61,22 @@ class FlowFindingsTest {
       assertThat(free.change().orElseThrow().steps().getLast().share())
           .isCloseTo(alone, within(1e-6));
     }
+  }
+
+  /** Lifts far below any that was solved, 0.02 of the valve: from the least to the most of them. */
+  @Test
+  void saysWhichLiftsAreUnlikeAnySolved() {
+    Job base = Samples.job();
+    TestPlan test = base.test();
+    Job job =
+        base.withSettings(
+            base.settings()
+                .withTest(
+                    new TestPlan(List.of(0.01, 0.02, 5.0), test.depressionPa(), test.bands())));
+    List<Finding> found = of(Samples.planned(job), FindingCode.UNLIKE_SOLVED);
+    assertThat(found).hasSize(1);
+    assertThat(share(found.getFirst(), "from")).isEqualTo(0.01);
+    assertThat(share(found.getFirst(), "to")).isEqualTo(0.02);
   }
 
   @Test
