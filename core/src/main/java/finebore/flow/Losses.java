@@ -72,7 +72,7 @@ public record Losses(EffectiveArea area, double contraction, double filled, List
       Calibration calibration) {
 
     /** Resistance of the port, 1/mm4. */
-    double portPerMm4() {
+    public double portPerMm4() {
       return direction.portPerMm4(calibration.portLoss(), portAreaMm2);
     }
 

@@ -87,6 +87,11 @@ public record SeatFit(Pairing pairing, SeatSection seat, ValveSection valve, Sea
     return lossesIn(setting).aloneMm2(area);
   }
 
+  /** Resistance of the port behind, 1/mm4. */
+  public double portPerMm4(FlowSetting setting) {
+    return lossesIn(setting).portPerMm4();
+  }
+
   private Losses.Setting lossesIn(FlowSetting setting) {
     return new Losses.Setting(
         pairing.seat().sealing(),

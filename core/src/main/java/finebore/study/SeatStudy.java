@@ -86,8 +86,7 @@ public record SeatStudy(
 
   /** Resistance of the port behind, 1/mm4, as the losses have it. */
   public double portPerMm4() {
-    double area = setting.portAreaMm2().orElse(fit.throatAreaMm2());
-    return setting.direction().portPerMm4(calibration().portLoss(), area);
+    return fit.portPerMm4(setting);
   }
 
   /** The air between valve and seat at a lift above 0, to be solved. */
