@@ -29,4 +29,7 @@ module finebore.core {
   exports finebore.planning;
   exports finebore.rules;
   exports finebore.job;
+  exports finebore.work;
+  exports finebore.seal;
+  exports finebore.machine;
 }

@@ -4,6 +4,12 @@ module finebore.reports {
   requires org.apache.commons.csv;
   requires tools.jackson.databind;
   requires java.desktop;
+  requires com.ibm.icu;
+  requires org.apache.pdfbox;
+  // What the PDF library logs with; it does not ask for it itself.
+  requires org.apache.commons.logging;
 
   exports finebore.reports;
+  exports finebore.drawing;
+  exports finebore.card;
 }

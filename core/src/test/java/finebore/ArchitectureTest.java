@@ -46,13 +46,16 @@ class ArchitectureTest {
             "finebore.cli..",
             "finebore.desk..")
         .check(CORE);
-    // A day is a value; what day it is now is the desk's to know.
+    // A day or a moment is a value; what time it is now is the desk's to know.
     noClasses()
         .should()
         .dependOnClassesThat(
-            resideInAPackage("java.time..").and(DescribedPredicate.not(simpleName("LocalDate"))))
+            resideInAPackage("java.time..")
+                .and(DescribedPredicate.not(simpleName("LocalDate").or(simpleName("Instant")))))
         .orShould()
         .callMethod(java.time.LocalDate.class, "now")
+        .orShould()
+        .callMethod(java.time.Instant.class, "now")
         .check(CORE);
     noClasses().should().accessClassesThat().haveFullyQualifiedName("java.lang.System").check(CORE);
     noClasses().should().accessClassesThat().haveFullyQualifiedName("java.lang.Thread").check(CORE);

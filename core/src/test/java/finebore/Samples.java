@@ -25,6 +25,8 @@ import finebore.units.Units;
 import finebore.valve.Pairing;
 import finebore.valve.Underhead;
 import finebore.valve.Valve;
+import finebore.work.ShopSettings;
+import finebore.work.WorkLog;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
@@ -87,7 +89,9 @@ public final class Samples {
         group,
         group,
         Map.of(),
-        BenchBook.EMPTY);
+        BenchBook.EMPTY,
+        WorkLog.EMPTY,
+        ShopSettings.USUAL);
   }
 
   /** The seat of an intake valve as found, in a job of its own. */

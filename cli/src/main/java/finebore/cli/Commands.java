@@ -18,6 +18,10 @@ import picocli.CommandLine.Command;
       BenchCommand.class,
       ImportCommand.class,
       CutSheetCommand.class,
+      CardCommand.class,
+      DxfCommand.class,
+      SvgCommand.class,
+      CsvCommand.class,
       ExampleCommand.class
     })
 public final class Commands {

@@ -156,7 +156,17 @@ public final class Figures {
               "exhaustTiltDeg",
               Quantity.EXHAUST_LEAN,
               HeadLayout::exhaustTiltDeg,
-              HeadLayout::withExhaustTiltDeg));
+              HeadLayout::withExhaustTiltDeg),
+          layout(
+              "intakeCantDeg",
+              Quantity.INTAKE_CANT,
+              HeadLayout::intakeCantDeg,
+              HeadLayout::withIntakeCantDeg),
+          layout(
+              "exhaustCantDeg",
+              Quantity.EXHAUST_CANT,
+              HeadLayout::exhaustCantDeg,
+              HeadLayout::withExhaustCantDeg));
 
   private Figures() {}
 

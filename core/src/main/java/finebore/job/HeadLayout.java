@@ -16,6 +16,8 @@ import io.soabase.recordbuilder.core.RecordBuilder;
  * @param plugMm thread diameter of the plug
  * @param intakeTiltDeg lean of the intake guides from upright
  * @param exhaustTiltDeg lean of the exhaust guides
+ * @param intakeCantDeg lean of the intake guides along the head, 0 unless the valves are canted
+ * @param exhaustCantDeg lean of the exhaust guides along the head
  */
 @RecordBuilder
 public record HeadLayout(
@@ -27,7 +29,9 @@ public record HeadLayout(
     double plugYMm,
     double plugMm,
     double intakeTiltDeg,
-    double exhaustTiltDeg)
+    double exhaustTiltDeg,
+    double intakeCantDeg,
+    double exhaustCantDeg)
     implements HeadLayoutBuilder.With {
 
   public HeadLayout {
@@ -40,6 +44,33 @@ public record HeadLayout(
     Quantity.PLUG_THREAD.check(plugMm);
     Quantity.INTAKE_LEAN.check(intakeTiltDeg);
     Quantity.EXHAUST_LEAN.check(exhaustTiltDeg);
+    Quantity.INTAKE_CANT.check(intakeCantDeg);
+    Quantity.EXHAUST_CANT.check(exhaustCantDeg);
+  }
+
+  /** A head whose guides do not lean along it. */
+  public HeadLayout(
+      int cylindersPerHead,
+      double boreSpacingMm,
+      double fireRingMm,
+      double valveLineDeg,
+      double plugXMm,
+      double plugYMm,
+      double plugMm,
+      double intakeTiltDeg,
+      double exhaustTiltDeg) {
+    this(
+        cylindersPerHead,
+        boreSpacingMm,
+        fireRingMm,
+        valveLineDeg,
+        plugXMm,
+        plugYMm,
+        plugMm,
+        intakeTiltDeg,
+        exhaustTiltDeg,
+        0,
+        0);
   }
 
   /** What is taken while nobody has measured it: drawn from the bore. */

@@ -6,6 +6,8 @@ import finebore.job.Engine.SeatPlace;
 import finebore.units.Units;
 import finebore.valve.Pairing;
 import finebore.valve.Valve;
+import finebore.work.ShopSettings;
+import finebore.work.WorkLog;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
@@ -24,6 +26,8 @@ import java.util.TreeMap;
  * @param exhaust all exhaust seats
  * @param exceptions plans of single seats that do not follow their group, by label
  * @param bench flow tests and the ranges of the bench
+ * @param log what was done and read at the machine; only ever grows
+ * @param shop how the shop works, and what stands at the head of its card
  */
 @RecordBuilder
 public record Job(
@@ -34,7 +38,9 @@ public record Job(
     Group intake,
     Group exhaust,
     Map<String, Plan> exceptions,
-    BenchBook bench)
+    BenchBook bench,
+    WorkLog log,
+    ShopSettings shop)
     implements JobBuilder.With {
 
   public Job {

@@ -66,6 +66,8 @@ public record JobMerge(Job job, List<Message> both) {
         job = group(job, theirs, port);
       }
       job = exceptions(job, theirs);
+      job = part(job, theirs, Job::shop, Job::withShop, what("shop"));
+      job = job.withLog(mine.log().merged(theirs.log()));
       return new JobMerge(job.withBench(bench(job, theirs)), both);
     }
 

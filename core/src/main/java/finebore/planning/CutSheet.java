@@ -16,6 +16,7 @@ import finebore.seat.CutStack;
 import finebore.study.ReadingKind;
 import finebore.units.Dimension;
 import finebore.valve.Valve;
+import finebore.work.StepKind;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -43,6 +44,7 @@ public record CutSheet(GroupOutcome group, List<Step> steps) {
    * One step of the work.
    *
    * @param number from 1; operations keep the numbers they have in the plan
+   * @param kind what kind of work
    * @param title what is done
    * @param subject the operation, for the findings that belong to it; empty for valve work
    * @param lines what to set and what comes of it
@@ -51,6 +53,7 @@ public record CutSheet(GroupOutcome group, List<Step> steps) {
    */
   public record Step(
       int number,
+      StepKind kind,
       Message title,
       Optional<Subject> subject,
       List<Line> lines,
@@ -125,6 +128,7 @@ public record CutSheet(GroupOutcome group, List<Step> steps) {
     lines.removeIf(line -> line.perSeat().stream().allMatch(Optional::isEmpty));
     return new Step(
         place + 1,
+        StepKind.of(operation.key()).orElseThrow(),
         Message.of(operation),
         Optional.of(Subject.operation(group.plan().idAt(place))),
         lines,
@@ -203,6 +207,7 @@ public record CutSheet(GroupOutcome group, List<Step> steps) {
       steps.add(
           new Step(
               steps.size() + 1,
+              StepKind.VALVE,
               Message.of("sheet.otherValve"),
               Optional.empty(),
               List.of(
@@ -223,6 +228,7 @@ public record CutSheet(GroupOutcome group, List<Step> steps) {
     steps.add(
         new Step(
             steps.size() + 1,
+            StepKind.FACE,
             Message.of("sheet.face"),
             Optional.empty(),
             List.of(
@@ -234,6 +240,7 @@ public record CutSheet(GroupOutcome group, List<Step> steps) {
       steps.add(
           new Step(
               steps.size() + 1,
+              StepKind.BACK_CUT,
               Message.of("sheet.backCut").with("angle", Term.angle(cut.angleDeg())),
               Optional.empty(),
               List.of(
@@ -256,6 +263,7 @@ public record CutSheet(GroupOutcome group, List<Step> steps) {
     lines.removeIf(line -> line.perSeat().stream().allMatch(Optional::isEmpty));
     return new Step(
         number,
+        StepKind.ASSEMBLY,
         Message.of("sheet.lap"),
         Optional.empty(),
         lines,

@@ -53,6 +53,8 @@ public enum Quantity implements Coded {
   PLUG_THREAD("plugThread", Dimension.LENGTH, 5, 40),
   INTAKE_LEAN("intakeLean", Dimension.ANGLE, -60, 60),
   EXHAUST_LEAN("exhaustLean", Dimension.ANGLE, -60, 60),
+  INTAKE_CANT("intakeCant", Dimension.ANGLE, -60, 60),
+  EXHAUST_CANT("exhaustCant", Dimension.ANGLE, -60, 60),
   CYLINDERS("cylinders", Dimension.COUNT, 1, 16),
   INTAKES_PER_CYLINDER("intakesPerCylinder", Dimension.COUNT, 1, 4),
   EXHAUSTS_PER_CYLINDER("exhaustsPerCylinder", Dimension.COUNT, 1, 4),
@@ -131,7 +133,32 @@ public enum Quantity implements Coded {
   INLET_RADIUS("inletRadius", Dimension.LENGTH, 0.5, 200),
   PIPE_DIAMETER("pipeDiameter", Dimension.LENGTH, 5, 200),
   PIPE_LENGTH("pipeLength", Dimension.LENGTH, 5, 3000),
-  REPEATS("repeats", Dimension.COUNT, 1, 10);
+  REPEATS("repeats", Dimension.COUNT, 1, 10),
+  // Readings at the machine.
+  GUIDE_BORE("guideBore", Dimension.LENGTH, 2, 31),
+  GUIDE_HEIGHT("guideHeight", Dimension.LENGTH, 0, 80),
+  COUNTERBORE("counterbore", Dimension.LENGTH, 8, 220),
+  SEAT_EDGE_DEPTH("seatEdgeDepth", Dimension.LENGTH, 0, 80),
+  VALVE_DEPTH("valveDepth", Dimension.LENGTH, -20, 60),
+  CUT_SEAT_WIDTH("cutSeatWidth", Dimension.LENGTH, 0, 15),
+  RING_INSIDE("lappedRingInside", Dimension.LENGTH, 3, 200),
+  RING_OUTER("lappedRingOutside", Dimension.LENGTH, 3, 200),
+  LAPPED_WIDTH("lappedWidth", Dimension.LENGTH, 0, 15),
+  LAPPED_FROM_MARGIN("lappedFromMargin", Dimension.LENGTH, 0, 20),
+  SEAT_RUNOUT("seatRunout", Dimension.LENGTH, 0, 3),
+  VACUUM("vacuum", Dimension.BAROMETER, 0, 110_000),
+  VACUUM_FALL("vacuumFall", Dimension.SECONDS, 0, 600),
+  // What a shop sets for its own work.
+  STEP_MINUTES("stepMinutes", Dimension.MINUTES, 0, 600),
+  HOURLY_RATE("hourlyRate", Dimension.MONEY, 0, 100_000),
+  VALVE_PRICE("valvePrice", Dimension.MONEY, 0, 100_000),
+  START_INSIDE("startInside", Dimension.LENGTH, 0, 5),
+  PILOT_STEP("pilotStep", Dimension.LENGTH, 0.001, 1),
+  PILOT_CLEARANCE("pilotClearance", Dimension.LENGTH, 0, 0.2),
+  PILOT_LENGTH("pilotLength", Dimension.LENGTH, 5, 300),
+  PILOT_OVERHANG("pilotOverhang", Dimension.LENGTH, 0, 300),
+  SLIVER("sliver", Dimension.LENGTH, 0, 2),
+  SHOP_TOLERANCE("shopTolerance", Dimension.LENGTH, 0.001, 5);
 
   private final String key;
   private final Dimension dimension;

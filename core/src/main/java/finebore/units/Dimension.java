@@ -32,7 +32,12 @@ public enum Dimension {
   TURNS("rpm"),
   POWER("hp"),
   /** Angles of the crank. */
-  CRANK("deg");
+  CRANK("deg"),
+  /** How long work takes. */
+  MINUTES("min"),
+  SECONDS("s"),
+  /** In whatever currency the shop reckons. */
+  MONEY("1");
 
   private final String unit;
 

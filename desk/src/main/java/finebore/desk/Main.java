@@ -57,7 +57,16 @@ public final class Main {
   static final class Picture {
     private static final List<String> STATIONS =
         Stream.concat(
-                Stream.of("job", "found", "plan", "variants", "suggest", "practices", "cutters"),
+                Stream.of(
+                    "job",
+                    "found",
+                    "plan",
+                    "variants",
+                    "suggest",
+                    "practices",
+                    "cutters",
+                    "cut",
+                    "record"),
                 ProveStation.VIEWS.stream())
             .toList();
 

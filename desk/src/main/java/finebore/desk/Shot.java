@@ -145,6 +145,8 @@ final class Shot {
         snapWhenSolved(window, picture);
       } else if (view.station().equals("suggest")) {
         snapWhenFound(window, picture);
+      } else if (view.station().equals("record")) {
+        snapWhenPrinted(window, picture);
       } else {
         // Two pulses let scroll bars and wrapped text settle.
         Platform.runLater(
@@ -180,6 +182,21 @@ final class Shot {
                 () -> Platform.runLater(() -> picture.complete(window.scene().snapshot(null))));
           } else {
             snapWhenSolved(window, picture);
+          }
+        });
+    wait.play();
+  }
+
+  /** A card is made off the window's thread. */
+  private static void snapWhenPrinted(MainWindow window, CompletableFuture<WritableImage> picture) {
+    PauseTransition wait = new PauseTransition(Duration.millis(200));
+    wait.setOnFinished(
+        e -> {
+          if (window.record().isCardShown()) {
+            Platform.runLater(
+                () -> Platform.runLater(() -> picture.complete(window.scene().snapshot(null))));
+          } else {
+            snapWhenPrinted(window, picture);
           }
         });
     wait.play();

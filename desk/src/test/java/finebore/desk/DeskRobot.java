@@ -83,6 +83,13 @@ final class DeskRobot extends FxRobot {
       return air;
     }
 
+    Optional<Path> export = Optional.empty();
+
+    @Override
+    public Optional<Path> saveExport(String suggestion, String ending) {
+      return export.map(f -> f.resolveSibling(f.getFileName() + "." + ending));
+    }
+
     Optional<Path> practice = Optional.empty();
 
     @Override

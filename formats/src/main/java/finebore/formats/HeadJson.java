@@ -52,7 +52,9 @@ final class HeadJson {
         n.at("plugYMm").number(),
         n.at("plugMm").number(),
         n.at("intakeTiltDeg").number(),
-        n.at("exhaustTiltDeg").number());
+        n.at("exhaustTiltDeg").number(),
+        n.at("intakeCantDeg").number(),
+        n.at("exhaustCantDeg").number());
   }
 
   static ObjectNode write(Head head) {
@@ -74,6 +76,8 @@ final class HeadJson {
       l.put("plugMm", layout.plugMm());
       l.put("intakeTiltDeg", layout.intakeTiltDeg());
       l.put("exhaustTiltDeg", layout.exhaustTiltDeg());
+      l.put("intakeCantDeg", layout.intakeCantDeg());
+      l.put("exhaustCantDeg", layout.exhaustCantDeg());
     } else {
       n.putNull("layout");
     }

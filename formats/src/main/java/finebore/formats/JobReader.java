@@ -41,7 +41,9 @@ final class JobReader {
         n.at("intake").build(JobReader::group),
         n.at("exhaust").build(JobReader::group),
         exceptions(n.at("exceptions")),
-        n.at("bench").build(BenchJson::read));
+        n.at("bench").build(BenchJson::read),
+        n.at("log").build(WorkJson::readLog),
+        n.at("shop").build(WorkJson::readShop));
   }
 
   private static Engine engine(Node n) {

@@ -39,6 +39,8 @@ final class JobWriter {
         .forEach((seat, plan) -> exceptions.addObject().put("seat", seat).set("plan", plan(plan)));
     n.set("test", test(job.test()));
     n.set("bench", BenchJson.write(job.bench()));
+    n.set("log", WorkJson.write(job.log()));
+    n.set("shop", WorkJson.write(job.shop()));
     n.put("notes", job.notes());
     return root;
   }

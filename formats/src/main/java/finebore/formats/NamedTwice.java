@@ -30,6 +30,7 @@ public final class NamedTwice extends FileProblem {
       List.of(
           List.of("job", "head", "seats", "seat"),
           List.of("job", "exceptions", "seat"),
+          List.of("job", "log", "entries", "id"),
           List.of("job", "bench", "ranges", "name"),
           List.of("job", "bench", "tests", "id"),
           List.of("job", "bench", "tests", "*", "lifts", "*", "speeds", "place"),

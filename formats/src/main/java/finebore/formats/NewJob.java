@@ -16,6 +16,8 @@ import finebore.units.Units;
 import finebore.valve.Pairing;
 import finebore.valve.Underhead;
 import finebore.valve.Valve;
+import finebore.work.ShopSettings;
+import finebore.work.WorkLog;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
@@ -46,7 +48,9 @@ public final class NewJob {
         intake,
         exhaust,
         Map.of(),
-        BenchBook.EMPTY);
+        BenchBook.EMPTY,
+        WorkLog.EMPTY,
+        ShopSettings.USUAL);
   }
 
   private static Group group(double headMm, double stemMm, double throatShare, double liftMm) {

@@ -3,6 +3,8 @@ package finebore.formats;
 import finebore.code.Message;
 import finebore.code.RuleViolation;
 import finebore.code.Term;
+import java.time.Instant;
+import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
@@ -88,6 +90,15 @@ record Node(JsonNode json, String path) {
       throw misfit("whole");
     }
     return (int) value;
+  }
+
+  /** A moment as ISO 8601 writes it, with a zone. */
+  Instant moment() {
+    try {
+      return Instant.parse(text());
+    } catch (DateTimeParseException e) {
+      throw misfit("moment");
+    }
   }
 
   boolean flag() {

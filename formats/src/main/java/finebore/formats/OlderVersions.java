@@ -3,6 +3,8 @@ package finebore.formats;
 import finebore.bench.BenchBook;
 import finebore.cutting.UsualOperations;
 import finebore.job.Head;
+import finebore.work.ShopSettings;
+import finebore.work.WorkLog;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import tools.jackson.databind.JsonNode;
@@ -26,6 +28,7 @@ final class OlderVersions {
       job.set("bench", BenchJson.write(BenchBook.EMPTY));
     }
     fromThird(job);
+    fromFourth(job);
     root.put("version", JobFile.VERSION);
   }
 
@@ -60,6 +63,20 @@ final class OlderVersions {
     }
     if (job.get("exceptions") instanceof ArrayNode exceptions) {
       exceptions.forEach(e -> plan(e.get("plan")));
+    }
+  }
+
+  /** From 4: nothing was written at the machine, and no guide leant along the head. */
+  private static void fromFourth(ObjectNode job) {
+    if (!job.has("log")) {
+      job.set("log", WorkJson.write(WorkLog.EMPTY));
+    }
+    if (!job.has("shop")) {
+      job.set("shop", WorkJson.write(ShopSettings.USUAL));
+    }
+    if (job.path("head").get("layout") instanceof ObjectNode layout
+        && !layout.has("intakeCantDeg")) {
+      layout.put("intakeCantDeg", 0.0).put("exhaustCantDeg", 0.0);
     }
   }
 

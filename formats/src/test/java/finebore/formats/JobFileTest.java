@@ -60,7 +60,7 @@ class JobFileTest {
   }
 
   private static Schema schema() throws IOException {
-    try (InputStream in = JobFile.class.getResourceAsStream("schema/job-4.schema.json")) {
+    try (InputStream in = JobFile.class.getResourceAsStream("schema/job-5.schema.json")) {
       String text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
       return SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
           .getSchema(text, InputFormat.JSON);
@@ -230,7 +230,7 @@ class JobFileTest {
   void unknownFieldsSurviveEditing() throws FileProblem {
     String text =
         demoText()
-            .replaceFirst("\"version\" : 4,", "\"version\" : 4, \"shop\" : {\"bench\" : 7},")
+            .replaceFirst("\"version\" : 5,", "\"version\" : 5, \"shop\" : {\"bench\" : 7},")
             .replaceFirst("\"purpose\"", "\"customerColour\" : \"blue\", \"purpose\"")
             .replaceFirst("\"angleDeg\" : 60.0,", "\"angleDeg\" : 60.0, \"cutter\" : \"six\",");
     JobDocument document = JobFile.parse(text, "x");
@@ -264,8 +264,8 @@ class JobFileTest {
         "\"widthMm\" : 0.6|\"widthMm\" : -1|job.intake.found.seat.cuts[0]|quantity.cutWidth",
         "\"notes\"|\"remarks\"|job.notes|place.missing",
         "\"format\" : \"finebore-job\"|\"format\" : \"other\"|job.json|file.notAJob",
-        "\"version\" : 4|\"version\" : 99|job.json|file.newer",
-        "\"version\" : 4|\"version\" : 0|job.json|file.version",
+        "\"version\" : 5|\"version\" : 99|job.json|file.newer",
+        "\"version\" : 5|\"version\" : 0|job.json|file.version",
       })
   void namesThePlaceOfWhatIsWrong(String from, String to, String place, String code) {
     String text =

@@ -17,7 +17,7 @@ import java.util.function.DoubleUnaryOperator;
  *
  * <p>Its clock advances by a tenth of a second with every reading.
  */
-public final class SimulatedBench {
+public final class SimulatedBench implements SimulatedLink.Answering {
 
   /** What can go wrong. */
   public enum Fault implements Coded {
@@ -104,6 +104,7 @@ public final class SimulatedBench {
   }
 
   /** Answers a line; empty when nothing comes back. */
+  @Override
   public Optional<String> answer(String line) {
     Optional<Frame> asked = Frame.of(line);
     if (asked.isEmpty()) {

@@ -11,19 +11,26 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.Optional;
 
-/** A simulated bench in this process, or behind a stream. */
+/** A simulated instrument in this process, or behind a stream. */
 public final class SimulatedLink implements BenchLink {
 
-  private final SimulatedBench bench;
+  /** An instrument that answers lines. */
+  @FunctionalInterface
+  public interface Answering {
+    /** Its answer; empty when nothing comes back. */
+    Optional<String> answer(String line);
+  }
+
+  private final Answering instrument;
   private final Deque<String> answers = new ArrayDeque<>();
 
-  public SimulatedLink(SimulatedBench bench) {
-    this.bench = bench;
+  public SimulatedLink(Answering instrument) {
+    this.instrument = instrument;
   }
 
   @Override
   public void send(String line) {
-    bench.answer(line).ifPresent(answers::add);
+    instrument.answer(line).ifPresent(answers::add);
   }
 
   @Override
@@ -41,13 +48,13 @@ public final class SimulatedLink implements BenchLink {
     answers.clear();
   }
 
-  /** Lets a bench answer what comes in on a stream, until the stream ends. */
-  public static void serve(SimulatedBench bench, InputStream in, OutputStream out)
+  /** Lets an instrument answer what comes in on a stream, until the stream ends. */
+  public static void serve(Answering instrument, InputStream in, OutputStream out)
       throws IOException {
     BufferedReader lines = new BufferedReader(new InputStreamReader(in, StandardCharsets.US_ASCII));
     String line = lines.readLine();
     while (line != null) {
-      Optional<String> answer = bench.answer(line);
+      Optional<String> answer = instrument.answer(line);
       if (answer.isPresent()) {
         out.write((answer.get() + "\n").getBytes(StandardCharsets.US_ASCII));
         out.flush();

@@ -31,6 +31,8 @@ import finebore.units.Units;
 import finebore.valve.Pairing;
 import finebore.valve.Underhead;
 import finebore.valve.Valve;
+import finebore.work.ShopSettings;
+import finebore.work.WorkLog;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -85,7 +87,9 @@ class TruthTest {
         group,
         group,
         Map.of(),
-        BenchBook.EMPTY);
+        BenchBook.EMPTY,
+        WorkLog.EMPTY,
+        ShopSettings.USUAL);
   }
 
   static FlowTest test() {

@@ -127,7 +127,9 @@ public final class Notation {
       case TEMPERATURE -> temperature(text, system);
       case SHARE -> share(text);
       case VOLUME -> 1000 * number(text);
-      case CLOCK, RATIO, COUNT, AREA, CAPACITY, PERCENT, TURNS, POWER -> number(text);
+      case MINUTES -> number(text.strip().replaceAll("(?i)\\s*min$", ""));
+      case SECONDS -> number(text.strip().replaceAll("(?i)\\s*s$", ""));
+      case CLOCK, RATIO, COUNT, AREA, CAPACITY, PERCENT, TURNS, POWER, MONEY -> number(text);
     };
   }
 

@@ -197,7 +197,8 @@ public enum UnitSystem {
       case SPEED -> speedNumber(value);
       case SHARE -> trimmed(100 * value, 2);
       case VOLUME -> trimmed(value / 1000, 3);
-      case ANGLE, CLOCK, RATIO, CAPACITY, PERCENT, POWER, CRANK, AREA -> trimmed(value, 2);
+      case ANGLE, CLOCK, RATIO, CAPACITY, PERCENT, POWER, CRANK, AREA, MINUTES, SECONDS, MONEY ->
+          trimmed(value, 2);
       case COUNT, TURNS -> trimmed(value, 0);
     };
   }
@@ -218,7 +219,9 @@ public enum UnitSystem {
       case VOLUME, CAPACITY -> "cm³";
       case TURNS -> "rpm";
       case POWER -> "hp";
-      case RATIO, COUNT -> "";
+      case MINUTES -> "min";
+      case SECONDS -> "s";
+      case RATIO, COUNT, MONEY -> "";
     };
   }
 
@@ -229,7 +232,9 @@ public enum UnitSystem {
           case LENGTH -> shortLength(value);
           case FLOW -> flowNumber(value);
           case SHARE -> fixed(100 * value, 1);
-          case RATIO, CAPACITY -> fixed(value, 2);
+          case RATIO, CAPACITY, MONEY -> fixed(value, 2);
+          case MINUTES -> fixed(value, 0);
+          case SECONDS -> fixed(value, 1);
           case VOLUME -> fixed(value / 1000, Math.abs(value) < 100 ? 3 : 2);
           case AREA -> fixed(value, 0);
           case PERCENT -> fixed(value, 1);
@@ -253,7 +258,8 @@ public enum UnitSystem {
       case VOLUME -> 10;
       case TEMPERATURE, SPEED, CAPACITY, PERCENT -> 0.1;
       case RATIO -> 0.01;
-      case COUNT, POWER, AREA -> 1;
+      case COUNT, POWER, AREA, MINUTES, MONEY -> 1;
+      case SECONDS -> 0.5;
     };
   }
 }

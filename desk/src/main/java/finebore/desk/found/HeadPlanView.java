@@ -173,7 +173,7 @@ public final class HeadPlanView extends DrawnRegion {
               case OPEN -> colours.panel();
               case FOUND -> colours.iron();
               case PLANNED -> colours.blueWash();
-              case READY -> colours.greenWash();
+              case READY, CUTTING, CUT, PROVED -> colours.greenWash();
             };
     g.setFill(ground);
     circle(g, valve.centre(), valve.headMm() / 2, true);

@@ -11,6 +11,8 @@ import finebore.desk.session.BenchSession;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.ProveState;
 import finebore.desk.session.ProveState.Shown;
+import finebore.desk.session.SealSession;
+import finebore.desk.session.WorkSession;
 import finebore.desk.theme.Palette;
 import finebore.formats.CsvTable;
 import finebore.formats.FileProblem;
@@ -57,11 +59,15 @@ public final class ProveStation extends BorderPane {
   }
 
   /** Place of the bench among the views. */
-  private static final int BENCH_VIEW = 2;
+  private static final int BENCH_VIEW = 3;
+
+  private static final int TABLE_VIEW = 1;
+  private static final int SEAL_VIEW = 0;
 
   private final JobSession session;
   private final ProveState state;
   private final BenchSession bench;
+  private final SealPane sealPane;
   private final Chooser picker;
   private final TestSheet sheet;
   private final CurveChart chart;
@@ -87,6 +93,8 @@ public final class ProveStation extends BorderPane {
   public ProveStation(
       JobSession session,
       BenchSession bench,
+      WorkSession work,
+      SealSession seal,
       Chooser picker,
       Supplier<Palette> palette,
       Supplier<Double> textScale) {
@@ -100,6 +108,7 @@ public final class ProveStation extends BorderPane {
     setUp = new SetUpPane(state, session);
     lift = new LiftPane(state, session);
     pictures = new PicturesPane(state, session, picker::picture);
+    sealPane = new SealPane(session, work, seal, palette);
     benchPane = new BenchPane(state, session, bench, palette, textScale);
     rungs = new LadderView(state, palette, textScale, session.say("ladder.name"));
     compare = new ComparePane(palette, textScale, session.say("compareStrip.name"));
@@ -149,10 +158,11 @@ public final class ProveStation extends BorderPane {
     which.setAlignment(Pos.CENTER_LEFT);
     HBox view =
         new HBox(
+            toggle("prove.seal", "view-seal", views),
             toggle("prove.table", "view-table", views),
             toggle("prove.ladder", "view-ladder", views),
             toggle("prove.bench", "view-bench", views));
-    views.getToggles().getFirst().setSelected(true);
+    views.getToggles().get(TABLE_VIEW).setSelected(true);
     more.setText(session.say("prove.tests"));
     more.setId("tests-menu");
     more.getItems()
@@ -261,12 +271,16 @@ public final class ProveStation extends BorderPane {
   }
 
   private void view() {
-    setCenter(importing.orElseGet(() -> List.of(tests, ladder, benchPane).get(index(views))));
+    setCenter(
+        importing.orElseGet(() -> List.of(sealPane, tests, ladder, benchPane).get(index(views))));
     showPages();
   }
 
   /** Begins to follow the job: nothing is built for a station nobody looks at. */
   public void setShown(boolean is) {
+    if (!is) {
+      sealPane.leave();
+    }
     state.setVisible(is);
   }
 
@@ -288,12 +302,18 @@ public final class ProveStation extends BorderPane {
 
   /** What can be shown by name: a view, a kind of chart, or a page below. */
   public static final List<String> VIEWS =
-      List.of("prove", "ladder", "bench", "cd", "gain", "speed", "set-up", "lift", "pictures");
+      List.of(
+          "prove", "seal", "ladder", "bench", "cd", "gain", "speed", "set-up", "lift", "pictures");
 
   /** Shows a view, a kind of chart or a page below, by its name in {@link #VIEWS}. */
   public void show(String view) {
     views.selectToggle(
-        views.getToggles().get(Math.max(0, List.of("prove", "ladder", "bench").indexOf(view))));
+        views
+            .getToggles()
+            .get(
+                view.equals("seal")
+                    ? SEAL_VIEW
+                    : TABLE_VIEW + Math.max(0, List.of("prove", "ladder", "bench").indexOf(view))));
     select(modes, List.of("flow", "cd", "gain", "speed").indexOf(view));
     select(tabs, List.of("comparison", "set-up", "lift", "pictures").indexOf(view));
   }
@@ -338,6 +358,8 @@ public final class ProveStation extends BorderPane {
     }
     if (index(views) == BENCH_VIEW) {
       benchPane.show(shown);
+    } else if (index(views) == SEAL_VIEW) {
+      sealPane.show();
     }
   }
 

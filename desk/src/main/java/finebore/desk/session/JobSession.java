@@ -18,6 +18,7 @@ import finebore.valve.Pairing;
 import finebore.words.Language;
 import finebore.words.UnitSystem;
 import finebore.words.Words;
+import finebore.work.WorkLog;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -228,6 +229,18 @@ public final class JobSession {
     SeatView ahead = workOf(next);
     tried.set(Optional.empty());
     edits.edit(next, gesture);
+    publish(ahead);
+  }
+
+  /**
+   * Adds to what was done at the machine. It only ever grows: undo passes it by.
+   *
+   * @throws finebore.code.RuleViolation if a line cannot be; nothing is added then
+   */
+  public void log(UnaryOperator<WorkLog> change) {
+    Job next = job().withLog(change.apply(job().log()));
+    SeatView ahead = workOf(next);
+    edits.note(next);
     publish(ahead);
   }
 

@@ -40,6 +40,19 @@ final class UndoHistory {
     now = new State(job, gesture);
   }
 
+  /**
+   * Takes a state that is no edit: what was done at the machine is history, and neither undone nor
+   * redone.
+   */
+  void note(Job job) {
+    now = new State(job, "");
+  }
+
+  /** An earlier or later state with the history as it is now. */
+  private Job withLog(Job job) {
+    return job.withLog(now.job().log());
+  }
+
   /** Ends the gesture under way, so that the next edit stands on its own. */
   void endGesture() {
     now = new State(now.job(), "");
@@ -57,8 +70,9 @@ final class UndoHistory {
     if (past.isEmpty()) {
       return Optional.empty();
     }
+    State next = new State(withLog(past.pop().job()), "");
     future.push(new State(now.job(), ""));
-    now = new State(past.pop().job(), "");
+    now = next;
     return Optional.of(now.job());
   }
 
@@ -66,8 +80,10 @@ final class UndoHistory {
     if (future.isEmpty()) {
       return Optional.empty();
     }
+    State again = future.pop();
+    State next = new State(withLog(again.job()), again.gesture());
     past.push(new State(now.job(), ""));
-    now = future.pop();
+    now = next;
     return Optional.of(now.job());
   }
 }

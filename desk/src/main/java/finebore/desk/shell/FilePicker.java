@@ -6,6 +6,7 @@ import finebore.formats.PracticeFiles;
 import finebore.words.Words;
 import java.io.File;
 import java.nio.file.Path;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Supplier;
 import javafx.stage.FileChooser;
@@ -35,6 +36,13 @@ public interface FilePicker {
 
   /** Where a picture of the air, or its figures, are to go. */
   Optional<Path> saveAir(String suggestion);
+
+  /**
+   * Where something that goes out is to go.
+   *
+   * @param ending of the file, without a point
+   */
+  Optional<Path> saveExport(String suggestion, String ending);
 
   /** A picture to copy beside the job. */
   Optional<Path> picture();
@@ -120,6 +128,17 @@ public interface FilePicker {
               new FileChooser.ExtensionFilter("PNG", "*.png"),
               new FileChooser.ExtensionFilter("SVG", "*.svg"),
               new FileChooser.ExtensionFilter("CSV", "*.csv"));
+      return Optional.ofNullable(chooser.showSaveDialog(owner)).map(File::toPath);
+    }
+
+    @Override
+    public Optional<Path> saveExport(String suggestion, String ending) {
+      FileChooser chooser = new FileChooser();
+      chooser.setTitle(say("picker.export"));
+      chooser.setInitialFileName(suggestion + "." + ending);
+      chooser
+          .getExtensionFilters()
+          .add(new FileChooser.ExtensionFilter(ending.toUpperCase(Locale.ROOT), "*." + ending));
       return Optional.ofNullable(chooser.showSaveDialog(owner)).map(File::toPath);
     }
 

@@ -24,6 +24,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import javafx.scene.control.Button;
 
 /**
@@ -276,6 +277,11 @@ final class JobFiles {
                 written
                     .apply(file.getFileName().toString())
                     .ifPresent(bytes -> write(file, bytes)));
+  }
+
+  /** Asks where something goes out to, and writes it. */
+  void export(String ending, Supplier<byte[]> content) {
+    picker.saveExport(fileName(), ending).ifPresent(file -> write(file, content.get()));
   }
 
   private void write(Path file, byte[] bytes) {

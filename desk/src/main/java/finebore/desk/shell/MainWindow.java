@@ -1,23 +1,30 @@
 package finebore.desk.shell;
 
+import finebore.desk.cut.CutStation;
 import finebore.desk.found.FoundStation;
 import finebore.desk.job.JobStation;
 import finebore.desk.plan.PlanStation;
 import finebore.desk.prove.ProveStation;
+import finebore.desk.record.RecordStation;
 import finebore.desk.session.AirWatch;
 import finebore.desk.session.BenchSession;
 import finebore.desk.session.DeskFolder;
+import finebore.desk.session.GaugeSession;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.OpenJob;
 import finebore.desk.session.Recovery;
+import finebore.desk.session.SealSession;
+import finebore.desk.session.WorkSession;
 import finebore.desk.theme.Palette;
 import finebore.desk.theme.Theme;
 import finebore.formats.JobLease.Holder;
 import finebore.words.Language;
 import java.io.File;
 import java.nio.file.Path;
+import java.time.InstantSource;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
@@ -43,6 +50,9 @@ public final class MainWindow {
   private final FilePicker picker;
   private final AirWatch air;
   private final BenchSession bench;
+  private final WorkSession work;
+  private final SealSession seal;
+  private final GaugeSession gauges = new GaugeSession();
   private final Overlays overlays;
   private final StackPane root = new StackPane();
   private final BorderPane frame = new BorderPane();
@@ -52,6 +62,8 @@ public final class MainWindow {
   private FoundStation found;
   private ProveStation prove;
   private JobStation job;
+  private CutStation cut;
+  private RecordStation record;
   private SeatStrip seats;
   private TopBar top;
   private Banner banner;
@@ -79,6 +91,8 @@ public final class MainWindow {
     this.theme = theme;
     this.textScale = folder.textScale();
     this.bench = new BenchSession(session, folder);
+    this.work = new WorkSession(session, InstantSource.system(), this::settle);
+    this.seal = new SealSession(session, work);
     this.openJob = new OpenJob();
     this.overlays = new Overlays(root, session, folder, picker, this::takeTyping);
     // The window decides how wide it is, whatever a station would like.
@@ -122,7 +136,9 @@ public final class MainWindow {
     plan = new PlanStation(session, air, this::palette, () -> textScale);
     plan.onSaveAir(() -> files.air(plan::airFile));
     found = new FoundStation(session, this::palette, () -> textScale);
-    prove = new ProveStation(session, bench, chooser(), this::palette, () -> textScale);
+    prove = new ProveStation(session, bench, work, seal, chooser(), this::palette, () -> textScale);
+    cut = new CutStation(session, work, gauges, this::palette, () -> textScale);
+    record = new RecordStation(session, work, exports(), InstantSource.system());
     job =
         new JobStation(
             session,
@@ -138,8 +154,10 @@ public final class MainWindow {
                 new Stations.Station("found", KeyCode.DIGIT1, found, found::setShown, found::focus),
                 new Stations.Station(
                     "plan", KeyCode.DIGIT2, plan, is -> {}, () -> plan.section().requestFocus()),
+                new Stations.Station("cut", KeyCode.DIGIT3, cut, cut::setShown, cut::focus),
+                new Stations.Station("prove", KeyCode.DIGIT4, prove, prove::setShown, prove::focus),
                 new Stations.Station(
-                    "prove", KeyCode.DIGIT4, prove, prove::setShown, prove::focus)),
+                    "record", KeyCode.DIGIT5, record, record::setShown, record::focus)),
             session.words());
     top =
         new TopBar(
@@ -196,6 +214,34 @@ public final class MainWindow {
     return prove;
   }
 
+  /** What was done at the machine is on disk before the work goes on. */
+  private void settle() {
+    recovery.keep(session);
+    recovery.settle();
+  }
+
+  public CutStation cut() {
+    return cut;
+  }
+
+  public RecordStation record() {
+    return record;
+  }
+
+  private RecordStation.Files exports() {
+    return new RecordStation.Files() {
+      @Override
+      public void save(String ending, Supplier<byte[]> content) {
+        files.export(ending, content);
+      }
+
+      @Override
+      public Optional<Path> table() {
+        return picker.table();
+      }
+    };
+  }
+
   private ProveStation.Chooser chooser() {
     return new ProveStation.Chooser() {
       @Override
@@ -216,8 +262,8 @@ public final class MainWindow {
   }
 
   /**
-   * Shows a view by its name: job, found, plan, within the plan variants or suggest, prove, within
-   * it those of {@link ProveStation#VIEWS}, and over them practices or cutters.
+   * Shows a view by its name: job, found, cut, record, plan, within the plan variants or suggest,
+   * prove, within it those of {@link ProveStation#VIEWS}, and over them practices or cutters.
    */
   public void show(String view) {
     if (view.equals("practices") || view.equals("cutters")) {
@@ -225,7 +271,7 @@ public final class MainWindow {
       return;
     }
     boolean proves = ProveStation.VIEWS.contains(view);
-    boolean named = view.equals("found") || view.equals("job");
+    boolean named = List.of("found", "job", "cut", "record").contains(view);
     stations.show(stations.byId(named ? view : proves ? "prove" : "plan"), welcome.isEmpty());
     if (proves) {
       prove.show(view);
@@ -241,6 +287,7 @@ public final class MainWindow {
     found.restyle();
     prove.restyle();
     job.restyle();
+    cut.restyle();
   }
 
   private VBox rail() {
@@ -459,6 +506,7 @@ public final class MainWindow {
 
   private void leave() {
     bench.leave();
+    gauges.close();
     recovery.close();
     openJob.close();
   }

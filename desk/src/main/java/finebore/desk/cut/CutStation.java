@@ -1,0 +1,746 @@
+package finebore.desk.cut;
+
+import finebore.card.Cautions;
+import finebore.code.Message;
+import finebore.code.Term;
+import finebore.desk.controls.DrawingCanvas;
+import finebore.desk.controls.MessageLine;
+import finebore.desk.session.GaugeSession;
+import finebore.desk.session.JobSession;
+import finebore.desk.session.WorkSession;
+import finebore.desk.theme.Palette;
+import finebore.drawing.Drawing;
+import finebore.drawing.SectionDrawing;
+import finebore.instruments.GaugeReading;
+import finebore.instruments.SimulatedGauge;
+import finebore.job.Engine.SeatPlace;
+import finebore.machine.PlungeEffect;
+import finebore.machine.Quote;
+import finebore.machine.RunStep;
+import finebore.machine.StepOutward;
+import finebore.machine.StepState;
+import finebore.units.Units;
+import finebore.words.UnitSystem;
+import finebore.words.Words;
+import finebore.work.ReadBack;
+import finebore.work.ShopFigure;
+import finebore.work.StepKind;
+import finebore.work.WorkEntry;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Supplier;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
+import javafx.application.Platform;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.util.Duration;
+
+/**
+ * For a person who stands at a machine: one step at a time in large figures, what to set, how far
+ * to go, what to read back. Three keys do all, on the numeric pad too: Enter takes and goes on, /
+ * goes back, * says that something is wrong.
+ */
+public final class CutStation extends BorderPane {
+
+  /** So many figures of a step stand large; the rest is there to be looked up. */
+  private static final int LARGE = 3;
+
+  private static final double INCH_MM = 25.4;
+
+  private static final Duration LISTEN_EVERY = Duration.millis(150);
+
+  private final JobSession session;
+  private final WorkSession work;
+  private final GaugeSession gauges;
+  private final DrawingCanvas section;
+  private final AlikeBars alike;
+  private final Label where = new Label();
+  private final Label title = new Label();
+  private final FlowPane large = new FlowPane(26, 6);
+  private final VBox small = new VBox(2);
+  private final VBox readings = new VBox(8);
+  private final Label advice = new Label();
+  private final Label state = new Label();
+  private final VBox next = new VBox(3);
+  private final Label caution = new Label();
+  private final HBox cautionBar = new HBox(8);
+  private final TextField who = new TextField();
+  private final TextField reason = new TextField();
+  private final HBox reasonRow = new HBox(8);
+  private final Button back = new Button();
+  private final Button problem = new Button();
+  private final Button done = new Button();
+  private final Button again = new Button();
+  private final Button press = new Button();
+  private final ChoiceBox<String> gauge = new ChoiceBox<>();
+  private final MenuButton faults = new MenuButton();
+  private final Set<StepKind> dismissed = EnumSet.noneOf(StepKind.class);
+  private final Timeline listening;
+  private Optional<RunStep> shown = Optional.empty();
+  private Optional<WorkEntry.Kind> asked = Optional.empty();
+  private boolean visible;
+  private boolean following;
+
+  public CutStation(
+      JobSession session,
+      WorkSession work,
+      GaugeSession gauges,
+      Supplier<Palette> palette,
+      Supplier<Double> textScale) {
+    this.session = session;
+    this.work = work;
+    this.gauges = gauges;
+    setId("cut-station");
+    section = new DrawingCanvas("cut-section", session.say("cut.section"), palette);
+    alike = new AlikeBars(palette, session::words, textScale, session.say("cut.alike.name"));
+    listening = new Timeline(new KeyFrame(LISTEN_EVERY, e -> listen()));
+    listening.setCycleCount(Timeline.INDEFINITE);
+    setTop(new VBox(toolbar(), message()));
+    setCenter(card());
+    setRight(beside());
+    setBottom(cautions());
+    addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
+    session.seat().addListener((o, was, is) -> seatChosen(is));
+    session.work().addListener((o, was, is) -> refresh());
+  }
+
+  private MessageLine message() {
+    MessageLine line = new MessageLine("cut-message", session.messages());
+    line.setStyle("-fx-padding: 2 12 2 12;");
+    return line;
+  }
+
+  private Node toolbar() {
+    where.setId("cut-where");
+    where.getStyleClass().add("cut-where");
+    HBox.setHgrow(where, Priority.ALWAYS);
+    where.setMaxWidth(Double.MAX_VALUE);
+    who.setId("cut-who");
+    who.setPromptText(session.say("cut.who"));
+    who.setAccessibleText(session.say("cut.who"));
+    who.setTooltip(new Tooltip(session.say("cut.who.tip")));
+    who.setPrefColumnCount(9);
+    who.setText(work.who());
+    who.textProperty().addListener((o, was, is) -> work.setWho(is));
+    gauge.setId("cut-gauge");
+    gauge.setAccessibleText(session.say("cut.gauge"));
+    gauge.getItems().setAll(session.say("cut.gauge.simulated"));
+    gauge.getSelectionModel().selectFirst();
+    gauge.setOnShowing(e -> findPorts());
+    gauge
+        .getSelectionModel()
+        .selectedIndexProperty()
+        .addListener((o, was, is) -> chooseGauge(is.intValue()));
+    press.setId("cut-press");
+    press.setText(session.say("cut.press"));
+    press.setTooltip(new Tooltip(session.say("cut.press.tip")));
+    press.setOnAction(e -> press());
+    faults.setId("cut-faults");
+    faults.setText(session.say("cut.faults"));
+    for (SimulatedGauge.Fault fault : SimulatedGauge.Fault.values()) {
+      MenuItem item = new MenuItem(session.words().label(fault));
+      item.setId("cut-fault-" + fault.name().toLowerCase(Locale.ROOT));
+      item.setOnAction(e -> gauges.fail(fault));
+      faults.getItems().add(item);
+    }
+    HBox bar = new HBox(8, where, who, gauge, press, faults);
+    bar.getChildren().stream()
+        .filter(n -> n != where)
+        .forEach(n -> ((Region) n).setMinWidth(Region.USE_PREF_SIZE));
+    bar.setAlignment(Pos.CENTER_LEFT);
+    bar.getStyleClass().add("top-bar");
+    return bar;
+  }
+
+  private Node card() {
+    title.setId("cut-title");
+    title.getStyleClass().add("cut-title");
+    title.setWrapText(true);
+    title.setMinHeight(Region.USE_PREF_SIZE);
+    state.setId("cut-state");
+    state.getStyleClass().add("cut-state");
+    advice.setId("cut-advice");
+    advice.setWrapText(true);
+    advice.setMinHeight(Region.USE_PREF_SIZE);
+    advice.getStyleClass().add("cut-advice");
+    advice.managedProperty().bind(advice.textProperty().isNotEmpty());
+    large.setId("cut-large");
+    small.setId("cut-small");
+    VBox card = new VBox(10, title, state, large, readings, advice, small);
+    card.setStyle("-fx-padding: 10 16 10 16;");
+    ScrollPane scroll = new ScrollPane(card);
+    scroll.setFitToWidth(true);
+    VBox.setVgrow(scroll, Priority.ALWAYS);
+    VBox all = new VBox(6, scroll, reasons(), buttons());
+    all.setStyle("-fx-padding: 0 0 8 0;");
+    return all;
+  }
+
+  private Node reasons() {
+    reason.setId("cut-reason");
+    reason.getStyleClass().add("cut-reason");
+    HBox.setHgrow(reason, Priority.ALWAYS);
+    Button keep = new Button(session.say("cut.keep"));
+    keep.setId("cut-keep");
+    keep.setMinWidth(Region.USE_PREF_SIZE);
+    keep.setOnAction(e -> keepReason());
+    reason.setOnAction(e -> keepReason());
+    reasonRow.getChildren().setAll(reason, keep);
+    reasonRow.setAlignment(Pos.CENTER_LEFT);
+    reasonRow.setStyle("-fx-padding: 0 16 0 16;");
+    reasonRow.managedProperty().bind(reasonRow.visibleProperty());
+    reasonRow.setVisible(false);
+    return reasonRow;
+  }
+
+  private Node buttons() {
+    large(back, "cut-back", "cut.back", this::goBack);
+    large(problem, "cut-problem", "cut.problem", () -> ask(WorkEntry.Kind.PROBLEM));
+    large(again, "cut-again", "cut.again", () -> say(WorkEntry.Kind.REOPENED, ""));
+    large(done, "cut-done", "cut.done", this::finish);
+    again.managedProperty().bind(again.visibleProperty());
+    HBox.setHgrow(done, Priority.ALWAYS);
+    HBox row = new HBox(10, back, problem, again, done);
+    row.setStyle("-fx-padding: 0 16 0 16;");
+    return row;
+  }
+
+  private void large(Button button, String id, String key, Runnable action) {
+    button.setId(id);
+    button.setText(session.say(key));
+    button.getStyleClass().add("cut-button");
+    button.setMaxWidth(Double.MAX_VALUE);
+    button.setMinWidth(Region.USE_PREF_SIZE);
+    button.setOnAction(e -> action.run());
+  }
+
+  private Node beside() {
+    VBox.setVgrow(section, Priority.ALWAYS);
+    next.setId("cut-next");
+    Label then = new Label(session.say("cut.then"));
+    then.getStyleClass().add("heading");
+    VBox box = new VBox(6, section, alike, then, next);
+    box.getStyleClass().addAll("column", "right-column");
+    box.prefWidthProperty().bind(widthProperty().multiply(0.38));
+    box.setMinWidth(0);
+    return box;
+  }
+
+  private Node cautions() {
+    caution.setId("cut-caution");
+    caution.setWrapText(true);
+    caution.setMinHeight(Region.USE_PREF_SIZE);
+    caution.getStyleClass().add("caution");
+    HBox.setHgrow(caution, Priority.ALWAYS);
+    caution.setMaxWidth(Double.MAX_VALUE);
+    Button seen = new Button(session.say("cut.caution.seen"));
+    seen.setId("cut-caution-seen");
+    seen.setMinWidth(Region.USE_PREF_SIZE);
+    seen.setTooltip(new Tooltip(session.say("cut.caution.tip")));
+    seen.setOnAction(
+        e -> {
+          shown.ifPresent(s -> dismissed.add(s.kind()));
+          showCautions();
+        });
+    cautionBar.getChildren().setAll(caution, seen);
+    cautionBar.setAlignment(Pos.CENTER_LEFT);
+    cautionBar.getStyleClass().add("findings-box");
+    cautionBar.setStyle("-fx-padding: 6 12 6 12;");
+    cautionBar.managedProperty().bind(cautionBar.visibleProperty());
+    return cautionBar;
+  }
+
+  /** Begins to follow the job: nothing is built for a station nobody looks at. */
+  public void setShown(boolean is) {
+    visible = is;
+    if (is) {
+      listening.play();
+    } else {
+      listening.stop();
+    }
+    refresh();
+  }
+
+  /** Puts the keyboard where the next reading is due. */
+  public void focus() {
+    Platform.runLater(this::focusNext);
+  }
+
+  public void restyle() {
+    section.requestLayout();
+    alike.requestLayout();
+  }
+
+  private void refresh() {
+    if (!visible) {
+      return;
+    }
+    Optional<RunStep> current = work.current();
+    boolean other = !current.map(RunStep::id).equals(shown.map(RunStep::id));
+    shown = current;
+    if (other) {
+      asked = Optional.empty();
+      reasonRow.setVisible(false);
+      current.ifPresent(this::follow);
+    }
+    show();
+    if (other) {
+      Platform.runLater(this::focusNext);
+    }
+  }
+
+  private void follow(RunStep step) {
+    if (!session.seat().get().equals(step.seat())) {
+      following = true;
+      session.select(step.seat());
+      following = false;
+    }
+  }
+
+  /** Another seat was chosen in the strip: its next open step. */
+  private void seatChosen(SeatPlace seat) {
+    boolean other = shown.filter(s -> !s.seat().equals(seat)).isPresent();
+    if (visible && !following && other) {
+      work.sheet().of(seat).stream()
+          .filter(s -> !work.state(s).isPast())
+          .findFirst()
+          .ifPresent(work::pick);
+    }
+  }
+
+  private void show() {
+    int all = work.sheet().steps().size();
+    Words words = session.words();
+    boolean ready = session.job().planOf(session.seat().get()).ready();
+    where.setText(
+        shown
+                .map(s -> words.text("cut.where", "number", work.number(s), "all", all))
+                .orElse(words.text("cut.allDone", "all", all))
+            + "   "
+            + words.text("cut.progress", "past", work.past(), "left", left())
+            + (ready ? "" : "   " + words.text("cut.notReady")));
+    boolean open = shown.isPresent();
+    for (Button button : List.of(problem, done)) {
+      button.setDisable(!open);
+    }
+    if (shown.isEmpty()) {
+      title.setText(words.text("cut.finished"));
+      state.setText("");
+      advice.setText(words.text("cut.finished.next"));
+      large.getChildren().clear();
+      small.getChildren().clear();
+      readings.getChildren().clear();
+      next.getChildren().clear();
+      again.setVisible(false);
+      section.show(Optional.empty());
+      showCautions();
+      return;
+    }
+    showStep(shown.get(), words);
+  }
+
+  private String left() {
+    Quote quote = Quote.of(session.job(), work.sheet());
+    double minutes =
+        work.sheet().steps().stream()
+            .filter(s -> !work.state(s).isPast())
+            .mapToDouble(s -> session.job().shop().eachMinutes(s.kind()))
+            .sum();
+    double share = minutes / Math.max(1, each(quote));
+    return session
+        .words()
+        .text(
+            "cut.hours",
+            "hours",
+            (int) (quote.minutes() * share / 60),
+            "minutes",
+            (int) Math.round(quote.minutes() * share % 60));
+  }
+
+  private double each(Quote quote) {
+    return quote.parts().stream()
+        .mapToDouble(p -> p.seats() * session.job().shop().eachMinutes(p.kind()))
+        .sum();
+  }
+
+  private void showStep(RunStep step, Words words) {
+    title.setText(StepWords.title(step, words));
+    StepState now = work.state(step);
+    state.setText(words.label(now) + lastSaid(step));
+    state.getStyleClass().setAll("label", "cut-state", styleOf(now));
+    again.setVisible(now != StepState.WAITING);
+    done.setText(session.say(now == StepState.OUT_OF_LIMIT ? "cut.accept" : "cut.done"));
+    large.getChildren().clear();
+    small.getChildren().clear();
+    for (RunStep.Line line : step.lines()) {
+      boolean figure = line.value() instanceof Term.Figure || line.value() instanceof Term.Quote;
+      if (figure && large.getChildren().size() < LARGE) {
+        large.getChildren().add(largeLine(words.say(line.name()), words.term(line.value())));
+      } else {
+        small.getChildren().add(smallLine(words.say(line.name()), words.term(line.value())));
+      }
+    }
+    effects(step, words);
+    step.check()
+        .ifPresent(c -> small.getChildren().add(smallLine(words.text("cut.check"), words.say(c))));
+    showReadings(step);
+    advice.setText(adviceOf(step, words));
+    section.show(drawing(step));
+    showAlike(step);
+    next.getChildren().clear();
+    for (RunStep follows : work.next(3)) {
+      Label line = new Label(StepWords.title(follows, words));
+      line.getStyleClass().add("cut-next");
+      line.setWrapText(false);
+      next.getChildren().add(line);
+    }
+    showCautions();
+  }
+
+  private static String styleOf(StepState state) {
+    return switch (state) {
+      case WAITING -> "muted";
+      case DONE -> "good";
+      case ACCEPTED -> "caution";
+      case PROBLEM, OUT_OF_LIMIT -> "fault";
+    };
+  }
+
+  private String lastSaid(RunStep step) {
+    return session
+        .job()
+        .log()
+        .lastOf(step.id())
+        .map(WorkEntry::reason)
+        .orElse("")
+        .transform(r -> r.isBlank() ? "" : ": " + r);
+  }
+
+  private static VBox largeLine(String name, String value) {
+    Label what = new Label(name);
+    what.getStyleClass().add("cut-name");
+    Label figure = new Label(value);
+    figure.getStyleClass().addAll("figure", "cut-figure");
+    figure.setMinWidth(Region.USE_PREF_SIZE);
+    return new VBox(0, what, figure);
+  }
+
+  private static HBox smallLine(String name, String value) {
+    Label what = new Label(name);
+    what.getStyleClass().addAll("muted", "cut-line");
+    what.setMinWidth(210);
+    what.setMaxWidth(210);
+    what.setWrapText(true);
+    Label figure = new Label(value);
+    figure.getStyleClass().add("cut-line");
+    figure.setWrapText(true);
+    figure.setMinHeight(Region.USE_PREF_SIZE);
+    HBox.setHgrow(figure, Priority.ALWAYS);
+    return new HBox(8, what, figure);
+  }
+
+  /** What a hundredth more of plunge does, where it is a form that is plunged. */
+  private void effects(RunStep step, Words words) {
+    if (step.kind() != StepKind.FORM) {
+      return;
+    }
+    double by = session.job().units() == Units.MM ? 0.01 : 0.0127;
+    work.sheet()
+        .outcome(step.seat())
+        .flatMap(seat -> PlungeEffect.of(session.job(), seat, step.operation().orElseThrow(), by))
+        .ifPresent(
+            e ->
+                small
+                    .getChildren()
+                    .add(
+                        smallLine(
+                            words.text("cut.plunge", "by", words.units().lengthText(e.plungeMm())),
+                            words.text(
+                                "cut.plunge.does",
+                                "valve",
+                                fine(e.valveMm()),
+                                "diameter",
+                                fine(e.diameterMm()),
+                                "width",
+                                fine(e.widthMm())))));
+  }
+
+  /** Thousandths of a millimetre count here. */
+  private String fine(double mm) {
+    return session.job().units() == Units.MM
+        ? UnitSystem.fixed(mm, 3) + " mm"
+        : UnitSystem.fixed(mm / INCH_MM, 4) + " in";
+  }
+
+  private void showReadings(RunStep step) {
+    boolean same =
+        readings.getChildren().size() == step.targets().size()
+            && readings.getChildren().stream().allMatch(n -> ((ReadingRow) n).isOf(step));
+    if (!same) {
+      readings.getChildren().clear();
+      for (RunStep.Target target : step.targets()) {
+        readings.getChildren().add(new ReadingRow(session, work, step, target, this::focusNext));
+      }
+    }
+    rows().forEach(r -> r.show(step));
+  }
+
+  private List<ReadingRow> rows() {
+    return readings.getChildren().stream().map(ReadingRow.class::cast).toList();
+  }
+
+  private String adviceOf(RunStep step, Words words) {
+    if (step.kind() != StepKind.CONTACT) {
+      return "";
+    }
+    return work.outward(step).map(o -> outward(o, words)).orElse(words.text("cut.outward.needs"));
+  }
+
+  private static String outward(StepOutward step, Words words) {
+    if (step.isThere()) {
+      return words.text("cut.outward.there");
+    }
+    String held =
+        step.heldBy()
+            .map(c -> " " + words.text("cut.outward.held", "by", words.of(c, "name")))
+            .orElse("");
+    return words.text(
+            "cut.outward",
+            "pointer",
+            words.units().lengthText(step.pointerMm()),
+            "depth",
+            words.units().lengthText(step.depthMm()),
+            "left",
+            words.units().lengthText(Math.max(0, step.leftMm())),
+            "off",
+            words.units().lengthText(step.pointerOffMm()))
+        + held;
+  }
+
+  private Optional<Drawing> drawing(RunStep step) {
+    return work.sheet()
+        .outcome(step.seat())
+        .map(
+            seat ->
+                step.operation().isPresent() && step.kind() != StepKind.CONTACT
+                    ? SectionDrawing.step(
+                        seat,
+                        session.words(),
+                        step.operation().getAsInt(),
+                        work.value(step, ReadBack.SEAT_DEPTH))
+                    : SectionDrawing.plain(seat, session.words()));
+  }
+
+  private void showAlike(RunStep step) {
+    ReadBack what =
+        switch (step.kind()) {
+          case THROAT -> ReadBack.THROAT;
+          case ASSEMBLY, SEAL -> ReadBack.VALVE_DEPTH;
+          default -> ReadBack.SEAT_DEPTH;
+        };
+    alike.show(
+        work.alike(step.seat().port(), what),
+        step.seat().label(),
+        session
+            .job()
+            .shop()
+            .value(
+                what == ReadBack.THROAT
+                    ? ShopFigure.THROAT_TOLERANCE
+                    : ShopFigure.DEPTH_TOLERANCE));
+  }
+
+  private void showCautions() {
+    boolean show = shown.filter(s -> !dismissed.contains(s.kind())).isPresent();
+    cautionBar.setVisible(show);
+    if (show) {
+      RunStep step = shown.orElseThrow();
+      String own = step.caution().map(c -> session.words().say(c) + " ").orElse("");
+      caution.setText(
+          own
+              + String.join(
+                  " ", Cautions.of(step.kind()).stream().map(k -> session.say(k)).toList()));
+    }
+  }
+
+  /** The keyboard goes to the first reading that is due, or to what ends the step. */
+  private void focusNext() {
+    if (!visible) {
+      return;
+    }
+    Optional<ReadingRow> due = rows().stream().filter(ReadingRow::isDue).findFirst();
+    if (due.isPresent()) {
+      due.get().focus();
+    } else {
+      done.requestFocus();
+    }
+  }
+
+  private void pressed(KeyEvent e) {
+    if (e.isShortcutDown() || e.isAltDown() || typing()) {
+      return;
+    }
+    boolean problemKey = e.getCode() == KeyCode.MULTIPLY || e.getText().equals("*");
+    boolean backKey = e.getCode() == KeyCode.DIVIDE || e.getText().equals("/");
+    if (problemKey && !problem.isDisabled()) {
+      ask(WorkEntry.Kind.PROBLEM);
+      e.consume();
+    } else if (backKey) {
+      goBack();
+      e.consume();
+    } else if (e.getCode() == KeyCode.ENTER && done.isFocused()) {
+      finish();
+      e.consume();
+    }
+  }
+
+  /** Whether a field holds what a hand has begun to write; then its keys are its own. */
+  private boolean typing() {
+    return getScene() != null
+        && getScene().getFocusOwner() instanceof TextField field
+        && (field == who || field == reason || !isUntouched(field));
+  }
+
+  private boolean isUntouched(TextField field) {
+    return field.getText().isBlank()
+        || rows().stream().anyMatch(r -> r.isField(field) && r.isUntouched());
+  }
+
+  private void goBack() {
+    asked = Optional.empty();
+    reasonRow.setVisible(false);
+    session.messages().clear();
+    if (work.back()) {
+      refresh();
+      focusNext();
+    }
+  }
+
+  private void ask(WorkEntry.Kind kind) {
+    asked = Optional.of(kind);
+    reason.clear();
+    String key = kind == WorkEntry.Kind.PROBLEM ? "cut.reason.problem" : "cut.reason.accept";
+    reason.setPromptText(session.say(key));
+    reason.setAccessibleText(session.say(key));
+    reasonRow.setVisible(true);
+    reason.requestFocus();
+  }
+
+  private void keepReason() {
+    if (asked.isEmpty()) {
+      return;
+    }
+    if (reason.getText().isBlank()) {
+      session.messages().refuse("cut-reason", session.say("cut.reason.missing"));
+      return;
+    }
+    say(asked.get(), reason.getText());
+  }
+
+  private void say(WorkEntry.Kind kind, String why) {
+    asked = Optional.empty();
+    reasonRow.setVisible(false);
+    session.messages().clear();
+    shown.ifPresent(s -> work.say(s, kind, why));
+    refresh();
+    focusNext();
+  }
+
+  /** Done; what is out of its limit is not, until someone takes it on with a reason. */
+  private void finish() {
+    if (shown.isEmpty()) {
+      return;
+    }
+    Optional<ReadingRow> refused = rows().stream().filter(r -> !r.take()).findFirst();
+    if (refused.isPresent()) {
+      refused.get().focus();
+      return;
+    }
+    if (work.state(shown.get()) == StepState.OUT_OF_LIMIT) {
+      ask(WorkEntry.Kind.ACCEPTED);
+      return;
+    }
+    say(WorkEntry.Kind.DONE, "");
+    if (shown.isPresent() && work.state(shown.get()) == StepState.OUT_OF_LIMIT) {
+      ask(WorkEntry.Kind.ACCEPTED);
+    }
+  }
+
+  private void findPorts() {
+    String chosen = gauge.getValue();
+    gauge.getItems().setAll(session.say("cut.gauge.simulated"));
+    gauge.getItems().addAll(gauges.ports());
+    gauge
+        .getSelectionModel()
+        .select(gauge.getItems().contains(chosen) ? chosen : gauge.getItems().getFirst());
+  }
+
+  private void chooseGauge(int index) {
+    gauges.choose(index <= 0 ? "" : gauge.getItems().get(index));
+    press.setDisable(index > 0);
+    faults.setDisable(index > 0);
+    gauges.trouble().ifPresent(this::tell);
+  }
+
+  private void tell(Message trouble) {
+    session.messages().refuse("cut-gauge", session.words().say(trouble));
+  }
+
+  private void listen() {
+    gauges.poll().ifPresent(this::sent);
+    if (!gauges.isSimulated()) {
+      gauges.trouble().ifPresent(this::tell);
+    }
+  }
+
+  /** The simulated gauge is laid on what is due, or on the last that was read. */
+  private void press() {
+    Optional<ReadingRow> row = target();
+    if (row.isEmpty()) {
+      session.messages().note("cut-gauge", session.say("cut.press.nothing"));
+      return;
+    }
+    Optional<GaugeReading> reading = row.get().pressed(gauges);
+    if (reading.isPresent()) {
+      sent(reading.get());
+    } else {
+      session
+          .messages()
+          .refuse(
+              "cut-gauge",
+              gauges.trouble().map(session.words()::say).orElse(session.say("cut.press.nothing")));
+    }
+  }
+
+  private Optional<ReadingRow> target() {
+    return rows().stream()
+        .filter(ReadingRow::isFocusedWithin)
+        .findFirst()
+        .or(() -> rows().stream().filter(ReadingRow::isDue).findFirst());
+  }
+
+  private void sent(GaugeReading reading) {
+    boolean again = gauges.isRepeated(reading);
+    target().ifPresent(row -> row.sent(reading, again));
+  }
+}
