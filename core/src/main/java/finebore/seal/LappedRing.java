@@ -38,6 +38,9 @@ public record LappedRing(List<OptionalDouble> widthsMm, List<OptionalDouble> fro
     }
   }
 
+  /** Readings at their limit are within it, whatever the last bit says. */
+  private static final double ROUNDING_MM = 1e-9;
+
   public LappedRing {
     widthsMm = List.copyOf(widthsMm);
     fromMarginMm = List.copyOf(fromMarginMm);
@@ -70,13 +73,14 @@ public record LappedRing(List<OptionalDouble> widthsMm, List<OptionalDouble> fro
       OptionalDouble from = fromMarginMm.get(k);
       boolean out =
           from.isPresent()
-              && (from.getAsDouble() < outerMm - toleranceMm
-                  || from.getAsDouble() + widthsMm.get(k).orElse(0) > innerMm + toleranceMm);
+              && (from.getAsDouble() < outerMm - toleranceMm - ROUNDING_MM
+                  || from.getAsDouble() + widthsMm.get(k).orElse(0)
+                      > innerMm + toleranceMm + ROUNDING_MM);
       if (out) {
         return Verdict.OFF_SEALING_CUT;
       }
     }
-    if (width.getMax() - width.getMin() <= toleranceMm) {
+    if (width.getMax() - width.getMin() <= toleranceMm + ROUNDING_MM) {
       return Verdict.EVEN;
     }
     double across = Math.max(differ(0, 2), differ(1, 3));

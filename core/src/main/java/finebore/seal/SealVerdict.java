@@ -79,7 +79,7 @@ public enum SealVerdict implements Coded {
       return SEAT_AT_LEAST;
     }
     double gain = oiled.get().atStandardPa() / Math.max(dry.get().atStandardPa(), 1) - 1;
-    return gain > REPEATS_WITHIN ? BOTH : SEAT;
+    return gain > REPEATS_WITHIN + 1e-9 ? BOTH : SEAT;
   }
 
   private static boolean isWorseOiled(VacuumReading dry, VacuumReading oiled) {

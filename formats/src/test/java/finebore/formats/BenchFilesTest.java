@@ -314,7 +314,8 @@ class BenchFilesTest {
   void whatATestHeldBesidesStaysWithThatTest() throws FileProblem {
     String text =
         JobFile.text(JobDocument.fresh(JobFile.demo()))
-            .replace("\"id\" : 2,", "\"id\" : 2, \"photo\" : \"of test two\",");
+            .replaceFirst(
+                "\"id\" : 2,(\\s+\"name\")", "\"id\" : 2, \"photo\" : \"of test two\",$1");
     JobDocument document = JobFile.parse(text, "f");
     Job without = document.job().withBench(document.job().bench().without(1));
     assertThat(JobFile.text(document.withJob(without))).contains("of test two");

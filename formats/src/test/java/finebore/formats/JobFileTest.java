@@ -33,6 +33,8 @@ import finebore.seat.Cut;
 import finebore.seat.CutStack;
 import finebore.units.Units;
 import finebore.valve.Pairing;
+import finebore.work.ShopSettings;
+import finebore.work.WorkLog;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
@@ -41,6 +43,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import net.jqwik.api.ForAll;
@@ -197,6 +200,38 @@ class JobFileTest {
   }
 
   @Test
+  void aFileFromBeforeTheMachineOpensWithAnEmptyHistory() throws Exception {
+    String old;
+    try (InputStream in = JobFileTest.class.getResourceAsStream("version-4.finebore.json")) {
+      old = new String(in.readAllBytes(), StandardCharsets.UTF_8);
+    }
+    JobDocument document = JobFile.parse(old, "old");
+    assertThat(document.job().log()).isEqualTo(WorkLog.EMPTY);
+    assertThat(document.job().shop()).isEqualTo(ShopSettings.USUAL);
+    assertThat(document.job().layout().intakeCantDeg()).isZero();
+    assertThat(document.job().withLog(JobFile.demo().log()).withShop(JobFile.demo().shop()))
+        .isEqualTo(JobFile.demo());
+    String written = JobFile.text(document);
+    assertThat(schema().validate(written, InputFormat.JSON)).isEmpty();
+    assertThat(JobFile.parse(written, "new").job()).isEqualTo(document.job());
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "\"at\" : \"2026-03-16T07:13:00Z\"|\"at\" : \"yesterday\"|log.entries[0].at",
+        "\"what\" : \"guideBore\"|\"what\" : \"bore\"|log.entries[0].reading.what",
+        "\"kind\" : \"read\"|\"kind\" : \"done\"|log.entries[0]",
+        "\"currency\" : \"EUR\"|\"currency\" : 7|shop.currency"
+      })
+  void aWrongHistoryIsNamedByItsPlace(String right, String wrong, String place) {
+    String text = demoText().replaceFirst(Pattern.quote(right), wrong);
+    assertThat(text).isNotEqualTo(demoText());
+    assertThatThrownBy(() -> JobFile.parse(text, "x")).hasMessageContaining(place);
+  }
+
+  @Test
   void aReadingTakenBackStaysAway() throws FileProblem {
     JobDocument document = JobFile.parse(demoText(), "x");
     Job job = document.job();
@@ -269,9 +304,7 @@ class JobFileTest {
       })
   void namesThePlaceOfWhatIsWrong(String from, String to, String place, String code) {
     String text =
-        demoText()
-            .replaceFirst(
-                java.util.regex.Pattern.quote(from), java.util.regex.Matcher.quoteReplacement(to));
+        demoText().replaceFirst(Pattern.quote(from), java.util.regex.Matcher.quoteReplacement(to));
     assertThat(text).isNotEqualTo(demoText());
     assertThatThrownBy(() -> JobFile.parse(text, "job.json"))
         .isInstanceOf(FileProblem.class)

@@ -29,10 +29,10 @@ public final class VacuumRun {
   public static final double LOOK_SECONDS = 0.1;
 
   /** A needle whose last looks lie within this rests, as a share; common practice, no source. */
-  private static final double RESTS_WITHIN = 0.01;
+  private static final double RESTS_WITHIN = 0.008;
 
   private static final double LEAST_SWING_PA = 600;
-  private static final int LOOKS_AT_REST = 10;
+  private static final int LOOKS_AT_REST = 12;
 
   /** A good seat holds for minutes: nobody waits longer than this, s. */
   public static final double LONGEST_FALL_SECONDS = 30;
@@ -94,7 +94,9 @@ public final class VacuumRun {
     boolean rests =
         last.size() == LOOKS_AT_REST && high - low <= Math.max(LEAST_SWING_PA, RESTS_WITHIN * high);
     if (rests || looks >= MOST_PUMPING) {
-      heldPa = last.stream().mapToDouble(d -> d).average().orElse(0);
+      // It may still have crept up while it was watched: the later half counts.
+      heldPa =
+          last.stream().skip(LOOKS_AT_REST / 2).mapToDouble(d -> d).average().orElse(needlePa);
       ask("SHUT");
       state = state == State.LOST ? state : State.FALLING;
     }

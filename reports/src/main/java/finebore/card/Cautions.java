@@ -22,17 +22,20 @@ public final class Cautions {
 
   private Cautions() {}
 
-  /** Those that a kind of work calls for at its place. */
+  /** Those that a kind of work calls for at its place, besides what its own step says. */
   public static List<String> of(StepKind kind) {
     return switch (kind) {
       case GUIDE -> List.of("caution.standing", "caution.spindle");
-      case FIT_RING -> List.of("caution.ring", "caution.spindle");
-      case THROAT, FORM, ANGLE, SWEEP, UNDERCUT ->
-          List.of("caution.spindle", "caution.protection", "caution.wall");
-      case BOWL, BLEND -> List.of("caution.burr", "caution.protection", "caution.wall");
+      case FIT_RING -> List.of("caution.spindle");
+      case THROAT, SWEEP -> List.of("caution.spindle", "caution.protection");
+      case FORM -> List.of("caution.wall");
+      case ANGLE -> List.of("caution.spindle", "caution.wall");
+      case UNDERCUT -> List.of("caution.spindle", "caution.protection", "caution.wall");
+      case BOWL -> List.of("caution.burr", "caution.protection");
+      case BLEND -> List.of("caution.protection", "caution.wall");
       case CONTACT -> List.of("caution.solvent");
       case VALVE, FACE, BACK_CUT, UNDERHEAD, EDGE -> List.of("caution.protection", "caution.edge");
-      case ASSEMBLY -> List.of("caution.clearance", "caution.edge");
+      case ASSEMBLY -> List.of("caution.edge");
       case SEAL -> List.of("caution.solvent", "caution.clearance");
     };
   }

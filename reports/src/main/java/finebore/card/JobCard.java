@@ -148,7 +148,7 @@ public final class JobCard {
     }
     line.add(words.text("card.day", "day", issued.day().toString()));
     line.add(words.text("card.units", "unit", words.units().length().symbol()));
-    paper.text(String.join("    ", line));
+    paper.text(String.join("  \u00b7  ", line));
     if (!job.notes().isBlank()) {
       paper.text(job.notes());
     }

@@ -94,6 +94,7 @@ final class Paper implements AutoCloseable {
     need(60);
     gap(8);
     lines(text, bold, 11, width(), MARGIN);
+    gap(3);
     rule();
     gap(2);
   }

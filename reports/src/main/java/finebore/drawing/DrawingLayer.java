@@ -3,7 +3,7 @@ package finebore.drawing;
 /** Layers of a drawing, with how a pen draws them. The name is the layer's name in files. */
 public enum DrawingLayer {
   METAL(0x9a9a94, 0, 0, 0xe6e3dc),
-  REMOVED(0xc8452c, 0, 0, 0xf6d3c9),
+  REMOVED(0xc8452c, 0.2, 0, 0xf0a898),
   FOUND(0x6f6f6a, 0.25, 0.8, -1),
   PLANNED(0x2f5d9b, 0.25, 2.2, -1),
   FINISHED(0x2b2b2a, 0.5, 0, -1),

@@ -83,16 +83,31 @@ public final class SectionDrawing {
     return new Drawing(items, window, window);
   }
 
+  private void reached(double mm) {
+    line(DrawingLayer.CONTACT, window.minX(), -mm, window.maxX(), -mm);
+    items.add(
+        new Label(
+            DrawingLayer.CONTACT,
+            window.minX() + 0.4,
+            -mm + 0.35,
+            0.6,
+            words.text("drawing.reached", "depth", length(mm)),
+            Align.LEFT));
+  }
+
   private static Box window(SeatOutcome seat) {
     Seat wanted = seat.plan().wanted().seat();
-    double depth = Math.max(seat.cut().metal().seat().depthMm(), wanted.depthMm());
+    Seat found = seat.cut().metal().seat();
+    double low = Math.max(wanted.lowestMm(), found.lowestMm()) + DOWN_MM;
+    double valveTop =
+        seat.cut().fit().restMm().orElse(-wanted.depthMm())
+            + seat.plan().wanted().valve().marginMm();
+    double top = Math.max(valveTop + 1, UP_MM - Math.min(wanted.depthMm(), found.depthMm()));
     return new Box(
         Math.max(0, wanted.throatDiameterMm() / 2 - 9),
-        -Math.max(
-            depth + wanted.stack().heightMm() + DOWN_MM,
-            seat.cut().metal().seat().lowestMm() + DOWN_MM),
+        -low,
         wanted.outsideDiameterMm() / 2 + OUT_MM,
-        Math.max(UP_MM - depth + 2, 1.5));
+        top);
   }
 
   private Drawing draw(boolean dimensions) {

@@ -150,7 +150,7 @@ public final class DrawingCanvas extends DrawnRegion {
   private Color fill(DrawingLayer layer) {
     Palette colours = palette.get();
     return switch (layer) {
-      case REMOVED -> colours.vermilionWash();
+      case REMOVED -> colours.vermilion().deriveColor(0, 1, 1, 0.55);
       case VALVE -> colours.brass();
       default -> colours.iron();
     };

@@ -30,6 +30,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Supplier;
 import javafx.animation.KeyFrame;
@@ -139,7 +140,7 @@ public final class CutStation extends BorderPane {
     who.setPromptText(session.say("cut.who"));
     who.setAccessibleText(session.say("cut.who"));
     who.setTooltip(new Tooltip(session.say("cut.who.tip")));
-    who.setPrefColumnCount(9);
+    who.setPrefColumnCount(14);
     who.setText(work.who());
     who.textProperty().addListener((o, was, is) -> work.setWho(is));
     gauge.setId("cut-gauge");
@@ -547,7 +548,9 @@ public final class CutStation extends BorderPane {
                         seat,
                         session.words(),
                         step.operation().getAsInt(),
-                        work.value(step, ReadBack.SEAT_DEPTH))
+                        step.kind() == StepKind.FORM
+                            ? work.value(step, ReadBack.SEAT_DEPTH)
+                            : OptionalDouble.empty())
                     : SectionDrawing.plain(seat, session.words()));
   }
 

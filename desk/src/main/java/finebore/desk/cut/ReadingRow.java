@@ -3,6 +3,7 @@ package finebore.desk.cut;
 import finebore.code.RuleViolation;
 import finebore.code.Term;
 import finebore.desk.controls.EntryCell;
+import finebore.desk.controls.EntryField;
 import finebore.desk.controls.Grammar;
 import finebore.desk.session.GaugeSession;
 import finebore.desk.session.JobSession;
@@ -12,13 +13,17 @@ import finebore.machine.ReadingDoubt;
 import finebore.machine.RunStep;
 import finebore.machine.RunStep.Target;
 import finebore.machine.SetUp;
+import finebore.quantity.Quantity;
 import finebore.words.Words;
+import finebore.work.ReadBack;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import javafx.event.ActionEvent;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
@@ -74,6 +79,40 @@ final class ReadingRow extends VBox {
     HBox row = new HBox(10, cell, unit, wanted);
     row.setAlignment(Pos.CENTER_LEFT);
     getChildren().addAll(label, row, wrong);
+    if (target.what() == ReadBack.RING_OUTSIDE || target.what() == ReadBack.RING_INSIDE) {
+      row.getChildren().add(fromMargin());
+    }
+  }
+
+  /** A ring can be read from the margin along the face too; its diameter follows. */
+  private Node fromMargin() {
+    EntryField<OptionalDouble> field =
+        EntryField.of(
+            "cut-margin-" + target.what().key(),
+            Grammar.optional(Quantity.LAPPED_FROM_MARGIN),
+            session::words,
+            session.messages(),
+            (gesture, value) -> value.ifPresent(this::keepFromMargin));
+    field.named(session.say("cut.fromMargin"));
+    field.cell().setTooltip(new Tooltip(session.say("cut.fromMargin.tip")));
+    field.show(OptionalDouble.empty());
+    return field;
+  }
+
+  private void keepFromMargin(double fromMarginMm) {
+    work.sheet()
+        .outcome(step.seat())
+        .ifPresent(
+            seat ->
+                work.read(
+                    step,
+                    target.what(),
+                    SetUp.diameterAtMm(seat, fromMarginMm),
+                    "",
+                    session.say(
+                        "cut.fromMargin.reason",
+                        "value",
+                        session.units().lengthText(fromMarginMm))));
   }
 
   boolean isOf(RunStep other) {

@@ -80,6 +80,14 @@ final class SealPane extends BorderPane {
     setTop(row);
     setCenter(test());
     setRight(byHand());
+    session
+        .work()
+        .addListener(
+            (o, was, is) -> {
+              if (getScene() != null) {
+                show();
+              }
+            });
   }
 
   private Node test() {
@@ -168,6 +176,7 @@ final class SealPane extends BorderPane {
       grid.add(field(what), first || what == ReadBack.AMBIENT ? 0 : 1, row);
       row += first ? 0 : 1;
     }
+    grid.setStyle("-fx-padding: 8 12 8 12;");
     ScrollPane scroll = new ScrollPane(grid);
     scroll.setFitToWidth(true);
     scroll.getStyleClass().addAll("column", "right-column");

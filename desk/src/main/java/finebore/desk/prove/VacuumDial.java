@@ -87,7 +87,8 @@ final class VacuumDial extends DrawnRegion {
 
   private void ticks(GraphicsContext g, double cx, double cy, double r) {
     Palette colours = palette.get();
-    for (int k = 0; k <= 10; k += 2) {
+    // The needle at rest lies on the first of them.
+    for (int k = 2; k <= 10; k += 2) {
       double pa = k * FULL_PA / 10;
       double at = Math.toRadians(angle(pa));
       g.setStroke(colours.strongLine());

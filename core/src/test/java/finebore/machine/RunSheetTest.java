@@ -1,0 +1,243 @@
+package finebore.machine;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.data.Offset.offset;
+
+import finebore.job.Engine.SeatPlace;
+import finebore.job.Job;
+import finebore.job.Plan;
+import finebore.job.Port;
+import finebore.machine.RunStep.Target;
+import finebore.seal.SealVerdict;
+import finebore.work.ReadBack;
+import finebore.work.ShopFigure;
+import finebore.work.StepKind;
+import finebore.work.WorkEntry.Kind;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** The order of the work, how far it has come, what it costs, and what is asked of a reading. */
+class RunSheetTest {
+
+  private static final Job JOB = MachineJob.job();
+  private static final RunSheet SHEET = RunSheet.of(JOB);
+
+  private static RunStep step(String id) {
+    return SHEET.step(id).orElseThrow();
+  }
+
+  @Test
+  void eachSeatGoesThroughItsOwnOrder() {
+    for (SeatPlace seat : JOB.engine().seats()) {
+      List<StepKind> kinds = SHEET.of(seat).stream().map(RunStep::kind).toList();
+      assertThat(kinds)
+          .startsWith(StepKind.GUIDE, StepKind.THROAT, StepKind.FORM, StepKind.CONTACT)
+          .containsSubsequence(
+              StepKind.FORM,
+              StepKind.FACE,
+              StepKind.BACK_CUT,
+              StepKind.UNDERHEAD,
+              StepKind.ASSEMBLY,
+              StepKind.SEAL)
+          .endsWith(StepKind.SEAL);
+    }
+    assertThat(SHEET.steps()).extracting(RunStep::id).doesNotHaveDuplicates();
+  }
+
+  /** Eight seats, one plan each kind: a tool is fitted once for all that need it. */
+  @Test
+  void aToolDoesAllItCanBeforeTheNext() {
+    long tools = SHEET.steps().stream().map(RunStep::tool).distinct().count();
+    assertThat(SHEET.toolChanges()).isEqualTo((int) tools);
+  }
+
+  /** I3 was found deeper than the others, so it has least metal to lose and comes last. */
+  @Test
+  void theSeatWithMostToLoseComesFirst() {
+    List<String> forms =
+        SHEET.steps().stream()
+            .filter(s -> s.kind() == StepKind.FORM && s.seat().port() == Port.INTAKE)
+            .map(s -> s.seat().label())
+            .toList();
+    assertThat(forms).containsExactly("I1", "I2", "I4", "I3");
+  }
+
+  @Test
+  void idsStayWhenOperationsMove() {
+    Plan plan = JOB.intake().plan();
+    String before = step("I1:op" + plan.idAt(1)).title().code();
+    Job moved = JOB.withIntake(JOB.intake().withPlan(plan.withOperationMoved(0, 1)));
+    RunSheet sheet = RunSheet.of(moved);
+    assertThat(sheet.step("I1:op" + plan.idAt(1)).orElseThrow().title().code()).isEqualTo(before);
+  }
+
+  /** Where the same tool comes twice in a plan, the seats go through it in two rounds. */
+  @Test
+  void aToolThatComesTwiceIsFittedTwice() {
+    Plan plan = JOB.intake().plan();
+    var throat = plan.operations().getFirst();
+    int last = plan.operations().size();
+    Job twice = JOB.withIntake(JOB.intake().withPlan(plan.withOperation(last, throat)));
+    RunSheet sheet = RunSheet.of(twice);
+    List<String> tools = new ArrayList<>();
+    for (RunStep step : sheet.steps()) {
+      if (step.seat().port() == Port.INTAKE
+          && (tools.isEmpty() || !tools.getLast().equals(step.tool()))) {
+        tools.add(step.tool());
+      }
+    }
+    String tool = sheet.step("I1:op" + plan.idAt(0)).orElseThrow().tool();
+    assertThat(tools.stream().filter(tool::equals)).hasSize(2);
+  }
+
+  @Test
+  void stepsStartInsideAndAskForTheDepth() {
+    Plan plan = JOB.intake().plan();
+    RunStep form =
+        SHEET.of(JOB.engine().seats().getFirst()).stream()
+            .filter(s -> s.kind() == StepKind.FORM)
+            .findFirst()
+            .orElseThrow();
+    Target pointer = form.target(ReadBack.POINTER).orElseThrow();
+    double wanted = plan.wanted().seat().outsideDiameterMm();
+    assertThat(pointer.wanted().getAsDouble()).isCloseTo(wanted - 0.4, offset(1e-9));
+    assertThat(pointer.allows(wanted)).isTrue();
+    assertThat(pointer.allows(wanted + 0.001)).isFalse();
+    Target depth = form.target(ReadBack.SEAT_DEPTH).orElseThrow();
+    double mm = depth.wanted().getAsDouble();
+    assertThat(depth.allows(mm + 0.05)).isTrue();
+    assertThat(depth.pastMm(mm + 0.06)).isCloseTo(0.01, offset(1e-9));
+    assertThat(depth.pastMm(mm - 0.06)).isCloseTo(-0.01, offset(1e-9));
+  }
+
+  @Test
+  void aStepIsPastWhenItsReadingsAreInOrderOrAccepted() {
+    RunStep form =
+        SHEET.of(JOB.engine().seats().getFirst()).stream()
+            .filter(s -> s.kind() == StepKind.FORM)
+            .findFirst()
+            .orElseThrow();
+    double wanted = form.target(ReadBack.SEAT_DEPTH).orElseThrow().wanted().getAsDouble();
+    assertThat(StepState.of(JOB, form)).isEqualTo(StepState.WAITING);
+    Job good =
+        MachineJob.said(
+            MachineJob.read(JOB, "I1", form.id(), ReadBack.SEAT_DEPTH, wanted),
+            form.id(),
+            Kind.DONE);
+    assertThat(StepState.of(good, form)).isEqualTo(StepState.DONE);
+    Job deep = MachineJob.read(good, "I1", form.id(), ReadBack.SEAT_DEPTH, wanted + 0.2);
+    assertThat(StepState.of(deep, form)).isEqualTo(StepState.OUT_OF_LIMIT);
+    Job accepted = MachineJob.said(deep, form.id(), Kind.ACCEPTED);
+    assertThat(StepState.of(accepted, form)).isEqualTo(StepState.ACCEPTED);
+    // What is read anew after that has to be accepted anew.
+    Job again = MachineJob.read(accepted, "I1", form.id(), ReadBack.SEAT_DEPTH, wanted + 0.3);
+    assertThat(StepState.of(again, form)).isEqualTo(StepState.OUT_OF_LIMIT);
+    assertThat(StepState.of(MachineJob.said(again, form.id(), Kind.REOPENED), form))
+        .isEqualTo(StepState.WAITING);
+    assertThat(StepState.of(MachineJob.said(again, form.id(), Kind.PROBLEM), form))
+        .isEqualTo(StepState.PROBLEM);
+  }
+
+  /** 8 guides at 8 min and one fitting at 10 are 74 min; at 60 an hour 74. */
+  @Test
+  void aQuoteIsAddedUpFromTheShopsTimes() {
+    Quote quote = Quote.of(JOB, SHEET);
+    Quote.Part guides =
+        quote.parts().stream().filter(p -> p.kind() == StepKind.GUIDE).findFirst().orElseThrow();
+    assertThat(guides.minutes()).isEqualTo(74);
+    assertThat(guides.seats()).isEqualTo(8);
+    assertThat(guides.fittings()).isEqualTo(1);
+    assertThat(quote.price()).isCloseTo(quote.minutes(), offset(1e-9));
+    Job dear =
+        JOB.withShop(
+            JOB.shop()
+                .with(ShopFigure.RATE, OptionalDouble.of(90))
+                .withEach(StepKind.GUIDE, OptionalDouble.of(3))
+                .withSetUp(StepKind.GUIDE, OptionalDouble.of(1)));
+    Quote other = Quote.of(dear, SHEET);
+    assertThat(other.minutes()).isEqualTo(quote.minutes() - 74 + 25);
+    assertThat(other.price()).isCloseTo(other.minutes() * 1.5, offset(1e-9));
+    // Face 3, back cut 2 and underhead 5 minutes at 60 an hour, against a valve of 25.
+    assertThat(quote.valves().getFirst()).isEqualTo(new Quote.ValveChoice(Port.INTAKE, 10, 25));
+  }
+
+  @Test
+  void seatsAreHeldAgainstEachOther() {
+    Job job = JOB;
+    double[] depths = {10.02, 10.11, 10.05};
+    for (int k = 0; k < depths.length; k++) {
+      job = MachineJob.read(job, "I" + (k + 1), "", ReadBack.SEAT_DEPTH, depths[k]);
+    }
+    job = MachineJob.read(job, "E1", "", ReadBack.SEAT_DEPTH, 11);
+    Alike alike = Alike.of(job, Port.INTAKE, ReadBack.SEAT_DEPTH);
+    assertThat(alike.largest().orElseThrow().seat()).isEqualTo("I2");
+    assertThat(alike.smallest().orElseThrow().seat()).isEqualTo("I1");
+    assertThat(alike.spread()).isCloseTo(0.09, offset(1e-9));
+    assertThat(alike.unread()).containsExactly("I4");
+    assertThat(alike.toLevel()).extracting(Alike.SeatValue::seat).containsExactly("I1", "I2", "I3");
+    assertThat(alike.toLevel().get(0).value()).isCloseTo(0.09, offset(1e-9));
+    assertThat(alike.toLevel().get(1).value()).isZero();
+    assertThat(Alike.of(JOB, Port.INTAKE, ReadBack.SEAT_DEPTH).spread()).isZero();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "0, false, ''",
+    "1.0, false, ''",
+    "1.86, false, ''",
+    "1.88, false, JUMP",
+    "-1.88, false, JUMP",
+    "0, true, REPEATED"
+  })
+  void aReadingThatCanHardlyBeIsQuestioned(double off, boolean again, String doubt) {
+    RunStep throat =
+        SHEET.of(JOB.engine().seats().getFirst()).stream()
+            .filter(s -> s.kind() == StepKind.THROAT)
+            .findFirst()
+            .orElseThrow();
+    double wanted = throat.target(ReadBack.THROAT).orElseThrow().wanted().getAsDouble();
+    assertThat(ReadingDoubt.of(JOB, throat, ReadBack.THROAT, wanted + off, again).map(Enum::name))
+        .isEqualTo(doubt.isEmpty() ? Optional.empty() : Optional.of(doubt));
+    assertThat(ReadingDoubt.of(JOB, throat, ReadBack.THROAT, wanted / 25.4, false))
+        .contains(ReadingDoubt.OTHER_UNIT);
+    assertThat(ReadingDoubt.inOtherUnit(wanted / 25.4, wanted)).isCloseTo(wanted, offset(1e-9));
+    assertThat(ReadingDoubt.inOtherUnit(wanted * 25.4, wanted)).isCloseTo(wanted, offset(1e-9));
+  }
+
+  @Test
+  void whatThePlanDoesNotSayIsHeldAgainstTheLastOfItsKind() {
+    RunStep guide = step("I2:guide");
+    assertThat(ReadingDoubt.expected(JOB, guide, ReadBack.GUIDE_BORE)).isEmpty();
+    Job read = MachineJob.read(JOB, "I1", "I1:guide", ReadBack.GUIDE_BORE, 7.02);
+    assertThat(ReadingDoubt.expected(read, guide, ReadBack.GUIDE_BORE)).hasValue(7.02);
+    assertThat(ReadingDoubt.expected(read, step("E2:guide"), ReadBack.GUIDE_BORE)).isEmpty();
+  }
+
+  @Test
+  void thePilotIsOnTheSheetWhereTheGuideIsKnown() {
+    assertThat(step("I1:guide").lines()).extracting(l -> l.name().code()).contains("run.pilot");
+    assertThat(step("E1:guide").lines())
+        .extracting(l -> l.name().code())
+        .doesNotContain("run.pilot");
+  }
+
+  @Test
+  void portsAreJudgedOneByOne() {
+    Job job = MachineJob.read(JOB, "I1", "", ReadBack.VACUUM_DRY, 80_000);
+    job = MachineJob.read(job, "I1", "", ReadBack.SEAT_RUNOUT, 0.051);
+    job = MachineJob.read(job, "E1", "", ReadBack.VACUUM_DRY, 40_000);
+    job = MachineJob.read(job, "E1", "", ReadBack.VACUUM_OILED, 75_000);
+    List<PortSeal> ports = PortSeal.all(job, SHEET);
+    assertThat(ports.get(0).verdict()).isEqualTo(SealVerdict.SEALS);
+    assertThat(ports.get(0).runoutAllowed()).isFalse();
+    assertThat(ports.get(1).verdict()).isEqualTo(SealVerdict.GUIDE);
+    assertThat(ports.get(1).runoutAllowed()).isTrue();
+    assertThat(ports.get(2).verdict()).isEqualTo(SealVerdict.NOT_TESTED);
+    assertThat(PortSeal.verdictOf(job, "E1")).isEqualTo(SealVerdict.GUIDE);
+  }
+}
