@@ -95,8 +95,7 @@ public final class VacuumRun {
         last.size() == LOOKS_AT_REST && high - low <= Math.max(LEAST_SWING_PA, RESTS_WITHIN * high);
     if (rests || looks >= MOST_PUMPING) {
       // It may still have crept up while it was watched: the later half counts.
-      heldPa =
-          last.stream().skip(LOOKS_AT_REST / 2).mapToDouble(d -> d).average().orElse(needlePa);
+      heldPa = last.stream().skip(LOOKS_AT_REST / 2).mapToDouble(d -> d).average().orElse(needlePa);
       ask("SHUT");
       state = state == State.LOST ? state : State.FALLING;
     }

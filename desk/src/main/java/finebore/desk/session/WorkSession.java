@@ -155,6 +155,8 @@ public final class WorkSession {
 
   /** Keeps a reading of a step. */
   public void read(RunStep step, ReadBack what, double value, String gauge, String reason) {
+    // A reading that puts a step in order must not take it out of sight.
+    pick(step);
     read(step.seat(), step.id(), what, value, gauge, reason);
   }
 

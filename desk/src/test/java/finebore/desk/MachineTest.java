@@ -1,0 +1,294 @@
+package finebore.desk;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import finebore.formats.JobDocument;
+import finebore.formats.JobFile;
+import finebore.job.Job;
+import finebore.machine.RunSheet;
+import finebore.machine.RunStep;
+import finebore.machine.StepState;
+import finebore.units.Units;
+import finebore.work.ReadBack;
+import finebore.work.ShopFigure;
+import finebore.work.StepKind;
+import finebore.work.WorkEntry;
+import finebore.work.WorkEntry.Kind;
+import finebore.work.WorkLog;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** A whole head at the machine: cut, one mistake and its correction, seal, card. */
+@ExtendWith(ApplicationExtension.class)
+class MachineTest {
+
+  @TempDir private Path home;
+  private DeskRobot desk;
+
+  @Start
+  private void start(Stage stage) {
+    desk = new DeskRobot(stage, home);
+  }
+
+  private Job job() {
+    return desk.session.job();
+  }
+
+  /** A head whose cutting has not begun. */
+  private void bare(String demo) {
+    Job job = JobFile.demo(demo);
+    desk.runFx(
+        () ->
+            desk.session.load(
+                JobDocument.fresh(job.withLog(WorkLog.EMPTY).withUnits(Units.MM)),
+                Optional.empty()));
+  }
+
+  private RunStep current() {
+    RunSheet sheet = RunSheet.of(job());
+    return sheet.steps().stream()
+        .filter(s -> !StepState.of(job(), s).isPast())
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private void type(String field, String text) {
+    TextField cell = desk.lookup("#" + field).query();
+    desk.runFx(
+        () -> {
+          cell.requestFocus();
+          cell.selectAll();
+        });
+    desk.write(text);
+    desk.type(KeyCode.ENTER);
+    WaitForAsyncUtils.waitForFxEvents(2);
+  }
+
+  /** Lays the gauge on whatever is due, types what the plan does not say, and ends the step. */
+  private void doStep() {
+    RunStep step = current();
+    for (RunStep.Target target : step.targets()) {
+      if (job().log().value(step.seat().label(), target.what()).isEmpty()) {
+        desk.press("#cut-press");
+        if (job().log().value(step.seat().label(), target.what()).isEmpty()) {
+          type("cut-read-" + target.what().key(), byHand(target.what()));
+        }
+      }
+    }
+    desk.press("#cut-done");
+    if (!StepState.of(job(), step).isPast()) {
+      type("cut-reason", "as the gauge says");
+    }
+  }
+
+  private static String byHand(ReadBack what) {
+    return switch (what) {
+      case VACUUM_DRY -> "760";
+      case GUIDE_BORE -> "7.02";
+      case SPRING_HEIGHT -> "38";
+      default -> throw new AssertionError(what);
+    };
+  }
+
+  @Test
+  void aWholeHeadIsCutAndProvedAndItsCardWritten() throws Exception {
+    bare("tuff-650");
+    desk.goTo(KeyCode.DIGIT3);
+    assertThat(desk.isShown("#cut-station")).isTrue();
+    int all = RunSheet.of(job()).steps().size();
+    assertThat(desk.text("#cut-where")).startsWith("Step 1 of " + all);
+    for (int k = 0; k < all; k++) {
+      doStep();
+    }
+    assertThat(desk.text("#cut-title")).isEqualTo("Every seat is cut");
+    for (RunStep step : RunSheet.of(job()).steps()) {
+      assertThat(StepState.of(job(), step).isPast()).isTrue();
+    }
+    // Undo takes none of it back.
+    List<WorkEntry> history = job().log().entries();
+    desk.press(KeyCode.CONTROL).type(KeyCode.Z).release(KeyCode.CONTROL);
+    assertThat(job().log().entries()).isEqualTo(history);
+
+    desk.goTo(KeyCode.DIGIT5);
+    WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> desk.window.record().isCardShown());
+    desk.picks.export = Optional.of(home.resolve("card"));
+    desk.press("#record-pdf");
+    byte[] pdf = Files.readAllBytes(home.resolve("card.pdf"));
+    assertThat(new String(pdf, 0, 5, StandardCharsets.US_ASCII)).isEqualTo("%PDF-");
+    assertThat(pdf.length).isGreaterThan(20_000);
+  }
+
+  @Test
+  void tooDeepIsSaidAtOnceAndCorrected() {
+    bare("skarn-1.6");
+    desk.goTo(KeyCode.DIGIT3);
+    while (current().target(ReadBack.SEAT_DEPTH).isEmpty()) {
+      doStep();
+    }
+    RunStep form = current();
+    double wanted = form.target(ReadBack.SEAT_DEPTH).orElseThrow().wanted().orElseThrow();
+    type("cut-read-pointer", "38");
+    type("cut-read-seatDepth", "%.2f".formatted(wanted + 0.17));
+    assertThat(desk.text("#cut-wrong-seatDepth")).contains("0.12 mm too deep");
+    desk.press("#cut-press");
+    desk.press("#cut-done");
+    assertThat(StepState.of(job(), form)).isEqualTo(StepState.OUT_OF_LIMIT);
+    // Without a reason it is not taken on.
+    desk.press("#cut-keep");
+    assertThat(desk.text("#cut-message")).contains("why");
+    // It was misread: read again, and the step is past without a reason.
+    type("cut-read-seatDepth", "%.2f".formatted(wanted + 0.02));
+    assertThat(desk.text("#cut-wrong-seatDepth")).isEmpty();
+    desk.press("#cut-done");
+    assertThat(StepState.of(job(), form)).isEqualTo(StepState.DONE);
+    WorkEntry corrected = job().log().entry(form.seat().label(), ReadBack.SEAT_DEPTH).orElseThrow();
+    assertThat(corrected.corrects()).isPresent();
+    assertThat(job().log().entries().stream().flatMap(e -> e.taken().stream()))
+        .anyMatch(t -> t.what() == ReadBack.SEAT_DEPTH && t.value() > wanted + 0.16);
+  }
+
+  @Test
+  void whatCanHardlyBeIsQuestionedOnce() {
+    bare("skarn-1.6");
+    desk.goTo(KeyCode.DIGIT3);
+    while (current().target(ReadBack.THROAT).isEmpty()) {
+      doStep();
+    }
+    String seat = current().seat().label();
+    type("cut-read-throat", "1.41");
+    assertThat(job().log().value(seat, ReadBack.THROAT)).isEmpty();
+    // Below the bounds of a throat it is refused, with them.
+    assertThat(desk.text("#cut-message")).contains("3.00 mm");
+    type("cut-read-throat", "38.9");
+    assertThat(desk.text("#cut-message")).contains("is far from");
+    assertThat(job().log().value(seat, ReadBack.THROAT)).isEmpty();
+    desk.type(KeyCode.ENTER);
+    WaitForAsyncUtils.waitForFxEvents(2);
+    assertThat(job().log().value(seat, ReadBack.THROAT)).hasValue(38.9);
+  }
+
+  @Test
+  void threeKeysDoAll() {
+    bare("skarn-1.6");
+    desk.goTo(KeyCode.DIGIT3);
+    RunStep first = current();
+    desk.press("#cut-press");
+    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.runFx(() -> desk.lookup("#cut-done").query().requestFocus());
+    desk.type(KeyCode.ENTER);
+    WaitForAsyncUtils.waitForFxEvents(2);
+    assertThat(job().log().lastOf(first.id()).map(WorkEntry::kind)).contains(Kind.DONE);
+    assertThat(desk.text("#cut-where")).startsWith("Step 2 of");
+    desk.type(KeyCode.DIVIDE);
+    WaitForAsyncUtils.waitForFxEvents(2);
+    assertThat(desk.text("#cut-where")).startsWith("Step 1 of");
+    desk.type(KeyCode.MULTIPLY);
+    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.write("guide is loose");
+    desk.type(KeyCode.ENTER);
+    WaitForAsyncUtils.waitForFxEvents(2);
+    assertThat(StepState.of(job(), first)).isEqualTo(StepState.PROBLEM);
+    assertThat(desk.text("#cut-state")).contains("guide is loose");
+    // Leaving and coming back ends at the same step.
+    desk.goTo(KeyCode.DIGIT2);
+    desk.goTo(KeyCode.DIGIT3);
+    assertThat(desk.text("#cut-where")).startsWith("Step 1 of");
+  }
+
+  @Test
+  void everyReadingIsOnDiskBeforeTheWorkGoesOn() throws Exception {
+    bare("skarn-1.6");
+    desk.goTo(KeyCode.DIGIT3);
+    desk.press("#cut-press");
+    assertThat(job().log().entries()).hasSize(1);
+    // Whatever is on disk now is what a kill would leave.
+    try (var files = Files.walk(home)) {
+      assertThat(
+              files
+                  .filter(Files::isRegularFile)
+                  .anyMatch(
+                      f -> {
+                        try {
+                          return Files.readString(f).contains("\"guideBore\"");
+                        } catch (java.io.IOException e) {
+                          return false;
+                        }
+                      }))
+          .isTrue();
+    }
+  }
+
+  @Test
+  void vacuumTellsGuideFromSeat() throws Exception {
+    bare("skarn-1.6");
+    desk.goTo(KeyCode.DIGIT4);
+    desk.runFx(() -> ((ToggleButton) desk.lookup("#view-seal").query()).fire());
+    assertThat(desk.text("#seal-verdict")).isEqualTo("Not tested");
+    String seat = desk.session.seat().get().label();
+    desk.press("#seal-dry");
+    WaitForAsyncUtils.waitFor(
+        60, TimeUnit.SECONDS, () -> job().log().value(seat, ReadBack.FALL_DRY).isPresent());
+    WaitForAsyncUtils.waitForFxEvents(2);
+    assertThat(job().log().value(seat, ReadBack.AMBIENT)).hasValue(100_600);
+    assertThat(desk.text("#seal-verdict")).isNotEqualTo("Not tested");
+    // By hand, at another seat: its own verdict, and none for the others.
+    desk.press("#seal-port-E2");
+    type("seal-vacuumDry-text", "500");
+    assertThat(desk.text("#seal-verdict")).contains("oil the guide");
+    type("seal-vacuumOiled-text", "760");
+    assertThat(desk.text("#seal-verdict")).isEqualTo("Guide leaks, seat seals");
+    desk.press("#seal-port-I3");
+    assertThat(desk.text("#seal-verdict")).isEqualTo("Not tested");
+  }
+
+  @Test
+  void aCardHoldsWhatIsTickedAndTheShopIsKept() throws Exception {
+    desk.goTo(KeyCode.DIGIT5);
+    desk.picks.export = Optional.of(home.resolve("a"));
+    desk.press("#record-pdf");
+    desk.runFx(() -> ((CheckBox) desk.lookup("#record-part-history").query()).fire());
+    desk.picks.export = Optional.of(home.resolve("b"));
+    desk.press("#record-pdf");
+    assertThat(Files.size(home.resolve("b.pdf")))
+        .isGreaterThan(Files.size(home.resolve("a.pdf")) + 1000);
+    desk.runFx(() -> ((ToggleButton) desk.lookup("#record-tab-shop").query()).fire());
+    desk.enter("shop-rate", "72.5");
+    desk.enter("each-cutForm", "4");
+    desk.enter("shop-customer", "no. 7");
+    assertThat(job().shop().value(ShopFigure.RATE)).isEqualTo(72.5);
+    assertThat(job().shop().eachMinutes(StepKind.FORM)).isEqualTo(4);
+    assertThat(job().shop().customer()).isEqualTo("no. 7");
+  }
+
+  @Test
+  void readingsComeInFromATableOrNotAtAll() throws Exception {
+    desk.goTo(KeyCode.DIGIT5);
+    Path table = home.resolve("readings.csv");
+    Files.writeString(
+        table,
+        "seat,taken,reading,value,unit\nI4,machine,throat,35.71,mm\nI4,found,bowl,36.2,mm\n");
+    desk.runFx(() -> desk.window.record().readTable(table));
+    assertThat(job().log().value("I4", ReadBack.THROAT)).hasValue(35.71);
+    assertThat(desk.text("#record-message")).contains("1 found readings and 1");
+    Files.writeString(
+        table, "seat,taken,reading,value,unit\nI4,machine,throat,35.9,mm\nI9,found,bowl,36,mm\n");
+    desk.runFx(() -> desk.window.record().readTable(table));
+    assertThat(job().log().value("I4", ReadBack.THROAT)).hasValue(35.71);
+    assertThat(desk.text("#record-message")).contains("I9");
+  }
+}
