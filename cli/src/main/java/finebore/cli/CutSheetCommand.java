@@ -8,6 +8,7 @@ import finebore.formats.PracticeFiles;
 import finebore.formats.SafeFile;
 import finebore.job.Job;
 import finebore.reports.CutSheets;
+import finebore.reports.RunSheets;
 import finebore.words.Words;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
@@ -40,6 +41,9 @@ final class CutSheetCommand implements Callable<Integer> {
       description = "Where to write it; ends in .csv or .txt.")
   private Path output;
 
+  @Option(names = "--run", description = "The whole work in its order, seat by seat.")
+  private boolean run;
+
   @Override
   public Integer call() throws FileProblem {
     String name = output.toString().toLowerCase(Locale.ROOT);
@@ -51,11 +55,20 @@ final class CutSheetCommand implements Callable<Integer> {
     }
     Job job = JobFile.read(file).job();
     Words words = speech.of(job);
-    CutSheets sheets =
-        new CutSheets(job, words, PracticeFiles.named(job.practice(), practices.here(words)));
-    String sheet = name.endsWith(".csv") ? sheets.csv() : sheets.text();
+    String sheet = run ? run(job, words, name) : byOperation(job, words, name);
     SafeFile.write(output, sheet.getBytes(StandardCharsets.UTF_8), false);
     Terminal.println(spec, words.text("cli.wrote", "file", output.toString()));
     return 0;
+  }
+
+  private String byOperation(Job job, Words words, String name) {
+    CutSheets sheets =
+        new CutSheets(job, words, PracticeFiles.named(job.practice(), practices.here(words)));
+    return name.endsWith(".csv") ? sheets.csv() : sheets.text();
+  }
+
+  private static String run(Job job, Words words, String name) {
+    RunSheets sheets = new RunSheets(job, words);
+    return name.endsWith(".csv") ? sheets.csv() : sheets.text();
   }
 }

@@ -37,6 +37,11 @@ public sealed interface Term {
     return new Figure(Dimension.LENGTH, mm);
   }
 
+  /** A length of which thousandths count. */
+  static Term fineLength(double mm) {
+    return new Figure(Dimension.FINE_LENGTH, mm);
+  }
+
   static Term angle(double deg) {
     return new Figure(Dimension.ANGLE, deg);
   }

@@ -44,7 +44,7 @@ public enum ReadingDoubt implements Coded {
       return Optional.of(REPEATED);
     }
     OptionalDouble expected = expected(job, step, what);
-    if (expected.isEmpty() || what.quantity().dimension() != Dimension.LENGTH) {
+    if (expected.isEmpty() || !isLength(what)) {
       return Optional.empty();
     }
     double wanted = expected.getAsDouble();
@@ -53,6 +53,11 @@ public enum ReadingDoubt implements Coded {
     }
     boolean inInches = isNear(value * INCH_MM, wanted) || isNear(value / INCH_MM, wanted);
     return Optional.of(inInches ? OTHER_UNIT : JUMP);
+  }
+
+  private static boolean isLength(ReadBack what) {
+    Dimension dimension = what.quantity().dimension();
+    return dimension == Dimension.LENGTH || dimension == Dimension.FINE_LENGTH;
   }
 
   private static boolean isNear(double value, double wanted) {

@@ -120,10 +120,10 @@ final class SeatSteps {
 
   private static List<Line> pilot(PilotFit pilot) {
     return List.of(
-        new Line(Message.of("run.guideBore"), Term.length(pilot.guideBoreMm())),
-        new Line(Message.of("run.pilot"), Term.length(pilot.pilotMm())),
-        new Line(Message.of("run.pilotClearance"), Term.length(pilot.clearanceMm())),
-        new Line(Message.of("run.pilotRunout"), Term.length(pilot.seatRunoutMm())));
+        new Line(Message.of("run.guideBore"), Term.fineLength(pilot.guideBoreMm())),
+        new Line(Message.of("run.pilot"), Term.fineLength(pilot.pilotMm())),
+        new Line(Message.of("run.pilotClearance"), Term.fineLength(pilot.clearanceMm())),
+        new Line(Message.of("run.pilotRunout"), Term.fineLength(pilot.seatRunoutMm())));
   }
 
   private void operation(int place, CutSheet.Step sheet) {

@@ -6,6 +6,8 @@ package finebore.units;
  */
 public enum Dimension {
   LENGTH("mm"),
+  /** Lengths of which thousandths of a millimetre count: fits and runout. */
+  FINE_LENGTH("mm"),
   ANGLE("deg"),
   /** Hours on a clock face, 12 toward the top of the head's plan, seen from the chamber. */
   CLOCK("h"),

@@ -78,7 +78,7 @@ public enum Unit {
   /** The units a dimension may be written in, the core's own first; none where it has no unit. */
   public static List<Unit> of(Dimension dimension) {
     return switch (dimension) {
-      case LENGTH -> List.of(MM, CM, INCH, THOU);
+      case LENGTH, FINE_LENGTH -> List.of(MM, CM, INCH, THOU);
       case FLOW -> List.of(CUBIC_METRE_PER_SECOND, LITRE_PER_SECOND, CFM);
       case PRESSURE -> List.of(PASCAL_UNIT, KILOPASCAL, INCH_OF_WATER);
       case BAROMETER -> List.of(PASCAL_UNIT, HECTOPASCAL, KILOPASCAL, INCH_OF_MERCURY);

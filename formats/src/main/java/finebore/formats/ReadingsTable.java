@@ -250,7 +250,7 @@ public final class ReadingsTable {
   private record WrittenIn(Optional<Unit> unit, String symbol) {
     static WrittenIn of(Quantity quantity, Units units) {
       Dimension dimension = quantity.dimension();
-      if (dimension == Dimension.LENGTH) {
+      if (dimension == Dimension.LENGTH || dimension == Dimension.FINE_LENGTH) {
         Unit length = TableUnits.of(units).length();
         return new WrittenIn(Optional.of(length), length.symbol());
       }

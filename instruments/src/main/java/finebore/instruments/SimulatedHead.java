@@ -27,6 +27,10 @@ import java.util.function.DoubleUnaryOperator;
 public final class SimulatedHead implements DoubleUnaryOperator {
 
   private static final int HEIGHTS = 14;
+
+  /** Below this height the estimate is no measure any more; its share there holds on down. */
+  private static final int LOWEST = 2;
+
   private static final double PAST_CAM = 1.35;
 
   /** Heights lie closer where the valve is low. */
@@ -99,7 +103,7 @@ public final class SimulatedHead implements DoubleUnaryOperator {
     }
     double part = Math.min(1, liftMm / most);
     double at = HEIGHTS * Math.pow(part, 1 / CLOSER);
-    int below = Math.clamp((int) at, 1, HEIGHTS - 1);
+    int below = Math.clamp((int) at, LOWEST, HEIGHTS - 1);
     double share = Math.clamp(at - below, 0, 1);
     double area = estimated(liftMm) * ((1 - share) * smooth(below) + share * smooth(below + 1));
     double wave =
@@ -119,7 +123,7 @@ public final class SimulatedHead implements DoubleUnaryOperator {
    * A jet that lies down at one height does so little by little on a head that is not quite round.
    */
   private double smooth(int height) {
-    return (truer(Math.max(1, height - 1))
+    return (truer(Math.max(LOWEST, height - 1))
             + 2 * truer(height)
             + truer(Math.min(HEIGHTS, height + 1)))
         / 4;

@@ -155,6 +155,10 @@ public final class JobCard {
     paper.text(words.text("card.measuredOrPlanned"));
   }
 
+  private String fine(OptionalDouble value) {
+    return value.isPresent() ? words.figure(Dimension.FINE_LENGTH, value.getAsDouble()) : NONE;
+  }
+
   private String mm(OptionalDouble value) {
     return value.isPresent() ? words.units().shortLength(value.getAsDouble()) : NONE;
   }
@@ -317,7 +321,7 @@ public final class JobCard {
               vacuum(port.dry()),
               vacuum(port.oiled()),
               words.label(port.verdict()),
-              mm(port.runoutMm()) + (port.runoutAllowed() ? "" : " !"),
+              fine(port.runoutMm()) + (port.runoutAllowed() ? "" : " !"),
               width.getCount() == 0
                   ? NONE
                   : words.units().shortLength(width.getMin())
@@ -350,7 +354,7 @@ public final class JobCard {
             "seconds",
             words.figure(Dimension.SECONDS, job.shop().sealLimits().leastFallSeconds()),
             "runout",
-            words.figure(Dimension.LENGTH, job.shop().sealLimits().mostRunoutMm())));
+            words.figure(Dimension.FINE_LENGTH, job.shop().sealLimits().mostRunoutMm())));
   }
 
   private String vacuum(Optional<VacuumReading> reading) {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import finebore.bench.FlowTest;
 import finebore.formats.JobFile;
 import finebore.formats.PracticeFiles;
+import finebore.formats.ReadingsTable;
 import finebore.formats.TestExport;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
@@ -43,6 +44,10 @@ class GoldenTest {
           name + ".cut-sheet.csv",
           new CutSheets(job, words, PracticeFiles.named(job.practice(), PracticeFiles.all()))
               .csv());
+      RunSheets run = new RunSheets(job, words);
+      reports.put(name + ".run-sheet.txt", run.text());
+      reports.put(name + ".run-sheet.csv", run.csv());
+      reports.put(name + ".readings.csv", ReadingsTable.csv(job));
       reports.put(name + ".tests.csv", TestExport.csv(job));
       List<FlowTest> tests = job.bench().tests();
       CompareReport compare = new CompareReport(job, tests.get(0), tests.get(1), words);

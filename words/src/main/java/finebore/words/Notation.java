@@ -118,7 +118,7 @@ public final class Notation {
   public static double read(Dimension dimension, String text, UnitSystem system)
       throws NotationException {
     return switch (dimension) {
-      case LENGTH -> length(text, system);
+      case LENGTH, FINE_LENGTH -> length(text, system);
       case ANGLE, CRANK -> angle(text);
       case FLOW -> flow(text, system);
       case PRESSURE -> pressure(text, system);

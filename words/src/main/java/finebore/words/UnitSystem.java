@@ -189,7 +189,7 @@ public enum UnitSystem {
   /** A number of a dimension for an entry field: without its unit, to the digits one can set. */
   public String entry(Dimension dimension, double value) {
     return switch (dimension) {
-      case LENGTH -> lengthNumber(value);
+      case LENGTH, FINE_LENGTH -> lengthNumber(value);
       case FLOW -> trimmed(flow.fromBase(value), this == INCH ? 1 : 2);
       case PRESSURE -> pressureNumber(value);
       case BAROMETER -> barometerNumber(value);
@@ -206,7 +206,7 @@ public enum UnitSystem {
   /** The unit behind a number of a dimension; nothing where it has none. */
   public String unit(Dimension dimension) {
     return switch (dimension) {
-      case LENGTH -> length.symbol();
+      case LENGTH, FINE_LENGTH -> length.symbol();
       case ANGLE, CRANK -> "°";
       case CLOCK -> "h";
       case FLOW -> flow.symbol();
@@ -230,6 +230,7 @@ public enum UnitSystem {
     String number =
         switch (dimension) {
           case LENGTH -> shortLength(value);
+          case FINE_LENGTH -> fixed(length.fromBase(value), this == INCH ? 4 : 3);
           case FLOW -> flowNumber(value);
           case SHARE -> fixed(100 * value, 1);
           case RATIO, CAPACITY, MONEY -> fixed(value, 2);
@@ -249,6 +250,7 @@ public enum UnitSystem {
   public double nudge(Dimension dimension, double value) {
     return switch (dimension) {
       case LENGTH -> nudgeMm;
+      case FINE_LENGTH -> nudgeMm / 10;
       case ANGLE, CLOCK, CRANK -> 0.5;
       case PRESSURE -> pressure.toBase(0.1);
       case BAROMETER -> barometer.toBase(0.1);

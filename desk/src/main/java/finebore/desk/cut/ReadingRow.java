@@ -14,6 +14,7 @@ import finebore.machine.RunStep;
 import finebore.machine.RunStep.Target;
 import finebore.machine.SetUp;
 import finebore.quantity.Quantity;
+import finebore.units.Dimension;
 import finebore.words.Words;
 import finebore.work.ReadBack;
 import java.util.Optional;
@@ -213,7 +214,9 @@ final class ReadingRow extends VBox {
 
   /** What a gauge has sent goes in as if it had been typed. */
   void sent(GaugeReading reading, boolean again) {
-    if (reading.dimension() != target.what().quantity().dimension()) {
+    Dimension due = target.what().quantity().dimension();
+    Dimension kind = due == Dimension.FINE_LENGTH ? Dimension.LENGTH : due;
+    if (reading.dimension() != kind) {
       session
           .messages()
           .refuse(cell.getId(), session.say("cut.otherKind", "gauge", reading.gauge()));

@@ -287,10 +287,10 @@ final class SealPane extends BorderPane {
                 + words.text(
                     "seal.runout",
                     "value",
-                    words.figure(Dimension.LENGTH, port.runoutMm().orElse(0)),
+                    words.figure(Dimension.FINE_LENGTH, port.runoutMm().orElse(0)),
                     "most",
                     words.figure(
-                        Dimension.LENGTH, session.job().shop().sealLimits().mostRunoutMm()));
+                        Dimension.FINE_LENGTH, session.job().shop().sealLimits().mostRunoutMm()));
     cause.setText(words.of(port.verdict(), "cause") + runout);
     ring.setText(words.label(port.ringVerdict()));
     ring.getStyleClass()
