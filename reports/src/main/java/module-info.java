@@ -4,6 +4,7 @@ module finebore.reports {
   requires org.apache.commons.csv;
   requires tools.jackson.databind;
   requires java.desktop;
+  requires java.logging;
   requires com.ibm.icu;
   requires org.apache.pdfbox;
   // What the PDF library logs with; it does not ask for it itself.

@@ -16,6 +16,8 @@ import java.io.InputStream;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.IntFunction;
+import java.util.logging.Level;
+import java.util.logging.Logger;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
@@ -33,6 +35,17 @@ final class Paper implements AutoCloseable {
   private static final float MM = 72 / 25.4f;
   private static final float MARGIN = 15 * MM;
   private static final float FOOT = 12 * MM;
+
+  /**
+   * The PDF library complains at its first page that it may not unmap files, which it never needs
+   * to here. Kept, or the silence would be collected as garbage.
+   */
+  private static final Logger UNMAPPING = Logger.getLogger("org.apache.pdfbox.io.IOUtils");
+
+  static {
+    UNMAPPING.setLevel(Level.OFF);
+  }
+
   private static final Color INK = new Color(0x2b2b2a);
   private static final Color FAINT = new Color(0xb9b6ad);
 

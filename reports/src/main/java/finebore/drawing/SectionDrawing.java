@@ -34,6 +34,12 @@ public final class SectionDrawing {
   /** Height of a capital on paper, mm. */
   private static final double CAPITAL_MM = 2.1;
 
+  /** Labels stand this far from the window on paper, mm. */
+  private static final double BESIDE_MM = 3;
+
+  /** A letter of that height takes at most this much of a line, mm. */
+  private static final double LETTER_MM = 1.85;
+
   private final SeatOutcome seat;
   private final Words words;
   private final double scale;
@@ -127,7 +133,7 @@ public final class SectionDrawing {
       return new Drawing(items, window, window);
     }
     dimensions();
-    return new Drawing(items, window, window.grown(0, 0, 46 / scale, 0));
+    return new Drawing(items, window, window.grown(0, 0, labelsMm(), 0));
   }
 
   private static Outline open(DrawingLayer layer, Profile wall) {
@@ -244,6 +250,17 @@ public final class SectionDrawing {
                 (ends.getFirst().z() + ends.getLast().z()) / 2));
   }
 
+  /** Room for the longest label beside the window. */
+  private double labelsMm() {
+    int longest =
+        items.stream()
+            .filter(Label.class::isInstance)
+            .mapToInt(i -> ((Label) i).text().length())
+            .max()
+            .orElse(0);
+    return (BESIDE_MM + LETTER_MM * longest) / scale;
+  }
+
   /** Beside the window, one under the other in the order of what they point at. */
   private void place(List<Note> notes) {
     double capital = CAPITAL_MM / scale;
@@ -254,7 +271,7 @@ public final class SectionDrawing {
             .toList();
     double middle = sorted.stream().mapToDouble(n -> n.at().z()).average().orElse(0);
     double top = Math.min(window.maxY() - capital, middle + step * (sorted.size() - 1) / 2.0);
-    double x = window.maxX() + 3 / scale;
+    double x = window.maxX() + BESIDE_MM / scale;
     for (int k = 0; k < sorted.size(); k++) {
       Note note = sorted.get(k);
       double y = top - k * step;

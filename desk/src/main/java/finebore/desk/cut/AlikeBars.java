@@ -62,9 +62,7 @@ final class AlikeBars extends DrawnRegion {
                     "what",
                     words.get().label(all.what()),
                     "spread",
-                    words.get().units().lengthText(all.spread()),
-                    "seat",
-                    all.largest().orElseThrow().seat());
+                    words.get().units().lengthText(all.spread()));
     write(g, Theme.words(size), title, 4, size * 0.8, colours.muted(), TextAlignment.LEFT);
     if (all.seats().isEmpty()) {
       return;

@@ -37,6 +37,7 @@ import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
+import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ChoiceBox;
@@ -134,8 +135,6 @@ public final class CutStation extends BorderPane {
   private Node toolbar() {
     where.setId("cut-where");
     where.getStyleClass().add("cut-where");
-    HBox.setHgrow(where, Priority.ALWAYS);
-    where.setMaxWidth(Double.MAX_VALUE);
     who.setId("cut-who");
     who.setPromptText(session.say("cut.who"));
     who.setAccessibleText(session.say("cut.who"));
@@ -147,6 +146,7 @@ public final class CutStation extends BorderPane {
     gauge.setAccessibleText(session.say("cut.gauge"));
     gauge.getItems().setAll(session.say("cut.gauge.simulated"));
     gauge.getSelectionModel().selectFirst();
+    gauge.setPrefWidth(230);
     gauge.setOnShowing(e -> findPorts());
     gauge
         .getSelectionModel()
@@ -164,13 +164,17 @@ public final class CutStation extends BorderPane {
       item.setOnAction(e -> gauges.fail(fault));
       faults.getItems().add(item);
     }
-    HBox bar = new HBox(8, where, who, gauge, press, faults);
-    bar.getChildren().stream()
-        .filter(n -> n != where)
-        .forEach(n -> ((Region) n).setMinWidth(Region.USE_PREF_SIZE));
+    FlowPane bar = new FlowPane(14, 6, where, tools(new HBox(8, who, gauge, press, faults)));
+    bar.getChildren().forEach(n -> ((Region) n).setMinWidth(Region.USE_PREF_SIZE));
     bar.setAlignment(Pos.CENTER_LEFT);
+    bar.setRowValignment(VPos.CENTER);
     bar.getStyleClass().add("top-bar");
     return bar;
+  }
+
+  private static HBox tools(HBox tools) {
+    tools.setAlignment(Pos.CENTER_LEFT);
+    return tools;
   }
 
   private Node card() {
