@@ -9,7 +9,7 @@ import finebore.seal.SealVerdict;
 import finebore.seal.VacuumReading;
 import finebore.work.ReadBack;
 import finebore.work.ShopFigure;
-import finebore.work.WorkLog;
+import finebore.work.WorkIndex;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -39,31 +39,32 @@ public record PortSeal(
 
   /** The readings of all ports of a head, judged each against the shop's limit and the others. */
   public static List<PortSeal> all(Job job, RunSheet sheet) {
+    WorkIndex log = WorkIndex.of(job.log());
     List<PortSeal> ports = new ArrayList<>();
     for (SeatPlace seat : job.engine().seats()) {
-      ports.add(of(job, sheet, seat));
+      ports.add(of(job, log, sheet, seat));
     }
     return ports;
   }
 
   /** What the vacuum readings of one port say. */
   public static SealVerdict verdictOf(Job job, String seat) {
+    WorkIndex log = WorkIndex.of(job.log());
     return SealVerdict.of(
-        reading(job.log(), seat, GuideState.DRY),
-        reading(job.log(), seat, GuideState.OILED),
+        reading(log, seat, GuideState.DRY),
+        reading(log, seat, GuideState.OILED),
         job.shop().sealLimits(),
-        others(job, seat));
+        others(job, log, seat));
   }
 
-  private static List<VacuumReading> others(Job job, String seat) {
+  private static List<VacuumReading> others(Job job, WorkIndex log, String seat) {
     return job.engine().seats().stream()
         .filter(s -> !s.label().equals(seat))
-        .flatMap(s -> best(job.log(), s.label()).stream())
+        .flatMap(s -> best(log, s.label()).stream())
         .toList();
   }
 
-  private static PortSeal of(Job job, RunSheet sheet, SeatPlace seat) {
-    WorkLog log = job.log();
+  private static PortSeal of(Job job, WorkIndex log, RunSheet sheet, SeatPlace seat) {
     Optional<VacuumReading> dry = reading(log, seat.label(), GuideState.DRY);
     Optional<VacuumReading> oiled = reading(log, seat.label(), GuideState.OILED);
     OptionalDouble runout = log.value(seat.label(), ReadBack.SEAT_RUNOUT);
@@ -75,7 +76,7 @@ public record PortSeal(
         seat,
         dry,
         oiled,
-        SealVerdict.of(dry, oiled, job.shop().sealLimits(), others(job, seat.label())),
+        SealVerdict.of(dry, oiled, job.shop().sealLimits(), others(job, log, seat.label())),
         runout,
         runout.orElse(0) <= job.shop().sealLimits().mostRunoutMm() + 1e-9,
         ring,
@@ -93,12 +94,12 @@ public record PortSeal(
     return ring.verdict(outer, outer + contact.get().widthMm(), tolerance);
   }
 
-  private static Optional<VacuumReading> best(WorkLog log, String seat) {
+  private static Optional<VacuumReading> best(WorkIndex log, String seat) {
     Optional<VacuumReading> oiled = reading(log, seat, GuideState.OILED);
     return oiled.isPresent() ? oiled : reading(log, seat, GuideState.DRY);
   }
 
-  private static Optional<VacuumReading> reading(WorkLog log, String seat, GuideState guide) {
+  private static Optional<VacuumReading> reading(WorkIndex log, String seat, GuideState guide) {
     boolean dry = guide == GuideState.DRY;
     OptionalDouble held = log.value(seat, dry ? ReadBack.VACUUM_DRY : ReadBack.VACUUM_OILED);
     return held.isEmpty()

@@ -2,12 +2,15 @@ package finebore.machine;
 
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
+import finebore.planning.CutSheet;
 import finebore.planning.GroupOutcome;
 import finebore.planning.SeatOutcome;
 import finebore.study.ReadingKind;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -37,11 +40,13 @@ public record RunSheet(List<RunStep> steps, List<GroupOutcome> groups) {
             .flatMap(g -> g.seats().stream())
             .sorted(Comparator.comparingDouble(RunSheet::metalToLoseMm).reversed())
             .toList();
+    Map<GroupOutcome, CutSheet> sheets = new IdentityHashMap<>();
+    groups.forEach(g -> sheets.put(g, CutSheet.of(g)));
     List<List<RunStep>> queues = new ArrayList<>();
     for (SeatOutcome seat : seats) {
       GroupOutcome group =
           groups.stream().filter(g -> g.of(seat.place()).isPresent()).findFirst().orElseThrow();
-      queues.add(SeatSteps.of(job, group, seat));
+      queues.add(SeatSteps.of(job, sheets.get(group), seat));
     }
     return new RunSheet(ToolOrder.of(queues), groups);
   }

@@ -55,10 +55,11 @@ final class SeatSteps {
     this.index = group.seats().indexOf(seat);
   }
 
-  static List<RunStep> of(Job job, GroupOutcome group, SeatOutcome seat) {
+  static List<RunStep> of(Job job, CutSheet cutSheet, SeatOutcome seat) {
+    GroupOutcome group = cutSheet.group();
     SeatSteps all = new SeatSteps(job, group, seat);
     all.guide();
-    List<CutSheet.Step> sheet = CutSheet.of(group).steps();
+    List<CutSheet.Step> sheet = cutSheet.steps();
     int operations = group.plan().operations().size();
     for (int k = 0; k < operations; k++) {
       all.operation(k, sheet.get(k));

@@ -3,6 +3,7 @@ package finebore.machine;
 import finebore.code.Coded;
 import finebore.job.Job;
 import finebore.work.WorkEntry;
+import finebore.work.WorkIndex;
 import java.util.Locale;
 import java.util.Optional;
 
@@ -30,30 +31,35 @@ public enum StepState implements Coded {
 
   /** How far a step of a job has come. */
   public static StepState of(Job job, RunStep step) {
-    Optional<WorkEntry> last = job.log().lastOf(step.id());
+    return of(WorkIndex.of(job.log()), step);
+  }
+
+  /** How far a step has come, by a history that was looked through before. */
+  public static StepState of(WorkIndex log, RunStep step) {
+    Optional<WorkEntry> last = log.lastOf(step.id());
     WorkEntry.Kind said = last.map(WorkEntry::kind).orElse(WorkEntry.Kind.REOPENED);
     return switch (said) {
       case REOPENED, READ -> WAITING;
       case PROBLEM -> PROBLEM;
-      case DONE -> isWithin(job, step) ? DONE : OUT_OF_LIMIT;
-      case ACCEPTED -> isStale(job, step, last.orElseThrow()) ? OUT_OF_LIMIT : ACCEPTED;
+      case DONE -> isWithin(log, step) ? DONE : OUT_OF_LIMIT;
+      case ACCEPTED -> isStale(log, step, last.orElseThrow()) ? OUT_OF_LIMIT : ACCEPTED;
     };
   }
 
-  private static boolean isWithin(Job job, RunStep step) {
+  private static boolean isWithin(WorkIndex log, RunStep step) {
     return step.targets().stream()
         .allMatch(
             t -> {
-              var value = job.log().value(step.seat().label(), t.what());
+              var value = log.value(step.seat().label(), t.what());
               return value.isEmpty() || t.allows(value.getAsDouble());
             });
   }
 
   /** Whether something was read anew, and is out, since it was accepted. */
-  private static boolean isStale(Job job, RunStep step, WorkEntry accepted) {
-    return !isWithin(job, step)
+  private static boolean isStale(WorkIndex log, RunStep step, WorkEntry accepted) {
+    return !isWithin(log, step)
         && step.targets().stream()
-            .flatMap(t -> job.log().entry(step.seat().label(), t.what()).stream())
+            .flatMap(t -> log.entry(step.seat().label(), t.what()).stream())
             .anyMatch(e -> e.number() > accepted.number());
   }
 }

@@ -2,7 +2,9 @@ package finebore.machine;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 
 /**
  * Puts the steps of many seats in one order: each seat's own order holds, and a tool that is fitted
@@ -43,10 +45,12 @@ final class ToolOrder {
         waiting.add(seats.get(k).get(next[k]));
       }
     }
+    Map<String, Boolean> again = new HashMap<>();
+    waiting.forEach(s -> again.computeIfAbsent(s.tool(), tool -> comesBack(tool, seats, next)));
     // The earliest kind of work first: a valve's face is nothing to do while throats are open.
     return waiting.stream()
         .min(
-            Comparator.comparing((RunStep s) -> comesBack(s.tool(), seats, next))
+            Comparator.comparing((RunStep s) -> again.get(s.tool()))
                 .thenComparing(RunStep::kind)
                 .thenComparing(s -> -waitingFor(s.tool(), waiting)))
         .orElseThrow()
@@ -56,14 +60,15 @@ final class ToolOrder {
   /** Whether a seat will need the tool again that does not wait for it now. */
   private static boolean comesBack(String tool, List<List<RunStep>> seats, int[] next) {
     for (int k = 0; k < seats.size(); k++) {
-      List<RunStep> left = seats.get(k).subList(next[k], seats.get(k).size());
-      boolean ready = !left.isEmpty() && left.getFirst().tool().equals(tool);
-      int passed = 0;
-      while (ready && passed < left.size() && left.get(passed).tool().equals(tool)) {
-        passed++;
+      List<RunStep> all = seats.get(k);
+      int at = next[k];
+      while (at < all.size() && all.get(at).tool().equals(tool)) {
+        at++;
       }
-      if (left.subList(passed, left.size()).stream().anyMatch(s -> s.tool().equals(tool))) {
-        return true;
+      for (; at < all.size(); at++) {
+        if (all.get(at).tool().equals(tool)) {
+          return true;
+        }
       }
     }
     return false;

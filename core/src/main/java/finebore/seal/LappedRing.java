@@ -23,6 +23,8 @@ public record LappedRing(List<OptionalDouble> widthsMm, List<OptionalDouble> fro
     NOT_READ,
     /** Even all round, and on the sealing cut. */
     EVEN,
+    /** Even all round; nobody has read where it lies. */
+    EVEN_SOMEWHERE,
     /** Narrow on one side, wide on the other: the seat is off the guide's axis. */
     OFF_AXIS,
     /** Narrow or wide on two sides that face each other: the seat is not round. */
@@ -81,7 +83,8 @@ public record LappedRing(List<OptionalDouble> widthsMm, List<OptionalDouble> fro
       }
     }
     if (width.getMax() - width.getMin() <= toleranceMm + ROUNDING_MM) {
-      return Verdict.EVEN;
+      boolean placed = fromMarginMm.stream().anyMatch(OptionalDouble::isPresent);
+      return placed ? Verdict.EVEN : Verdict.EVEN_SOMEWHERE;
     }
     double across = Math.max(differ(0, 2), differ(1, 3));
     return across > (width.getMax() - width.getMin()) / 2 ? Verdict.OFF_AXIS : Verdict.NOT_ROUND;

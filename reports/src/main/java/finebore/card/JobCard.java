@@ -25,6 +25,7 @@ import finebore.units.Dimension;
 import finebore.words.Words;
 import finebore.work.ReadBack;
 import finebore.work.WorkEntry;
+import finebore.work.WorkIndex;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.time.LocalDate;
@@ -59,6 +60,7 @@ public final class JobCard {
   private final Practice practice;
   private final RunSheet sheet;
   private final Issued issued;
+  private final WorkIndex log;
 
   /**
    * When and where it is made, and on what.
@@ -77,6 +79,7 @@ public final class JobCard {
     this.practice = practice;
     this.sheet = sheet;
     this.issued = issued;
+    this.log = WorkIndex.of(job.log());
   }
 
   /** The card as a PDF file. */
@@ -165,7 +168,7 @@ public final class JobCard {
 
   /** What was read at the machine; what the plan says, in brackets, where nobody has read it. */
   private String now(SeatOutcome seat, ReadBack what, OptionalDouble planned) {
-    OptionalDouble read = job.log().value(seat.place().label(), what);
+    OptionalDouble read = log.value(seat.place().label(), what);
     return read.isPresent() ? mm(read) : planned.isPresent() ? "(" + mm(planned) + ")" : NONE;
   }
 
@@ -424,7 +427,7 @@ public final class JobCard {
               step.lines().stream()
                   .map(l -> words.say(l.name()) + " " + words.term(l.value()))
                   .collect(Collectors.joining("; ")),
-              words.label(StepState.of(job, step))));
+              words.label(StepState.of(log, step))));
     }
     paper.table(
         List.of(

@@ -8,6 +8,7 @@ import finebore.machine.RunStep;
 import finebore.machine.StepState;
 import finebore.units.Dimension;
 import finebore.words.Words;
+import finebore.work.WorkIndex;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.Locale;
@@ -18,11 +19,13 @@ import org.apache.commons.csv.CSVPrinter;
 public final class RunSheets {
 
   private final Job job;
+  private final WorkIndex log;
   private final Words words;
   private final RunSheet sheet;
 
   public RunSheets(Job job, Words words) {
     this.job = job;
+    this.log = WorkIndex.of(job.log());
     this.words = words;
     this.sheet = RunSheet.of(job);
   }
@@ -51,7 +54,7 @@ public final class RunSheets {
               Locale.ROOT,
               "%4d  [%s]  %-4s %s%n",
               number,
-              mark(StepState.of(job, step)),
+              mark(StepState.of(log, step)),
               step.seat().label(),
               words.say(step.title())));
       for (RunStep.Line one : step.lines()) {
@@ -136,6 +139,6 @@ public final class RunSheets {
         TableText.figureOrText(words.say(step.title())),
         TableText.figureOrText(item),
         TableText.figureOrText(value),
-        words.say(Message.of(StepState.of(job, step))));
+        words.say(Message.of(StepState.of(log, step))));
   }
 }

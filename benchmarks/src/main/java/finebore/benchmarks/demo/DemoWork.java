@@ -21,9 +21,9 @@ import java.util.List;
 import java.util.Random;
 
 /**
- * Works a demo job through a share of its run sheet, as a hand would: {@code FILE SHARE}. Readings
- * scatter about what the plan wants, one seat goes too deep and is accepted, one reading is
- * corrected. The history that was there before is dropped.
+ * Works a demo job through a share of its run sheet, as a hand would: {@code FILE SHARE
+ * [CUSTOMER]}. Readings scatter about what the plan wants, one seat goes too deep and is accepted,
+ * one reading is corrected. The history that was there before is dropped.
  */
 public final class DemoWork {
 
@@ -35,6 +35,7 @@ public final class DemoWork {
   private final Random random = new Random(20);
   private WorkLog log = WorkLog.EMPTY;
   private Instant now = BEGUN;
+  private int vacuum;
 
   private DemoWork() {}
 
@@ -46,7 +47,9 @@ public final class DemoWork {
         document
             .job()
             .withLog(WorkLog.EMPTY)
-            .withShop(ShopSettings.USUAL.withTexts("", "", "hill climb car, head no. 2", "EUR"));
+            .withShop(
+                ShopSettings.USUAL.withTexts(
+                    "", "", arguments.length > 2 ? arguments[2] : "", "EUR"));
     Job worked = new DemoWork().work(job, Double.parseDouble(arguments[1]));
     JobFile.save(document.withJob(worked), file);
     System.out.println(worked.log().entries().size() + " lines");
@@ -91,7 +94,31 @@ public final class DemoWork {
     return job.withLog(log);
   }
 
+  /** One guide leaks dry; the rest hold. */
+  private void vacuum(RunStep step) {
+    vacuum++;
+    boolean leaks = vacuum == 3;
+    keep(step, ReadBack.AMBIENT, 100_600, "vacuum");
+    keep(step, ReadBack.VACUUM_DRY, (leaks ? 52_000 : 76_000) + 100 * random.nextInt(20), "vacuum");
+    keep(step, ReadBack.FALL_DRY, leaks ? 1.9 : 12 + 0.5 * random.nextInt(18), "vacuum");
+    if (leaks) {
+      keep(step, ReadBack.VACUUM_OILED, 77_300, "vacuum");
+      keep(step, ReadBack.FALL_OILED, 15.5, "vacuum");
+    }
+    for (ReadBack width : ReadBack.RING_WIDTHS) {
+      keep(step, width, Math.round(140 + random.nextInt(6)) / 100.0, "caliper");
+    }
+  }
+
+  private void keep(RunStep step, ReadBack what, double value, String gauge) {
+    log = log.with(hand(), step.seat().label(), step.id(), new Taken(what, value, gauge), "");
+  }
+
   private void read(Job job, RunStep step, Target target, double moreMm) {
+    if (target.what() == ReadBack.VACUUM_DRY) {
+      vacuum(step);
+      return;
+    }
     double wanted;
     if (target.wanted().isPresent()) {
       wanted = target.wanted().getAsDouble();

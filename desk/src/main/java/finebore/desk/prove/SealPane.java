@@ -297,7 +297,7 @@ final class SealPane extends BorderPane {
         .setAll(
             "label",
             switch (port.ringVerdict()) {
-              case NOT_READ -> "muted";
+              case NOT_READ, EVEN_SOMEWHERE -> "muted";
               case EVEN -> "good";
               default -> "fault";
             });

@@ -14,6 +14,7 @@ import finebore.work.ShopFigure;
 import finebore.work.ShopSettings;
 import finebore.work.WorkEntry.Kind;
 import finebore.work.WorkEntry.Taken;
+import finebore.work.WorkIndex;
 import finebore.work.WorkLog;
 import java.time.InstantSource;
 import java.util.List;
@@ -32,6 +33,9 @@ public final class WorkSession {
   private final Runnable settled;
   private Optional<RunSheet> sheet = Optional.empty();
   private Job of;
+  private Job seen;
+  private Job indexed;
+  private WorkIndex index = WorkIndex.of(WorkLog.EMPTY);
   private Optional<String> picked = Optional.empty();
   private String who = "";
 
@@ -49,6 +53,10 @@ public final class WorkSession {
   /** The whole work; worked out anew only when the job has changed by more than its history. */
   public RunSheet sheet() {
     Job job = session.job();
+    if (sheet.isPresent() && job == seen) {
+      return sheet.get();
+    }
+    seen = job;
     // The bore of a guide and a lapped ring are read at the machine and set figures of later steps.
     Job bare = job.withLog(setting(job.log()));
     if (sheet.isEmpty() || !bare.equals(of)) {
@@ -93,7 +101,11 @@ public final class WorkSession {
   }
 
   public StepState state(RunStep step) {
-    return StepState.of(session.job(), step);
+    if (session.job() != indexed) {
+      indexed = session.job();
+      index = WorkIndex.of(indexed.log());
+    }
+    return StepState.of(index, step);
   }
 
   /** Place of a step in the whole work, from 1. */
