@@ -108,7 +108,11 @@ class EveryFieldTest {
           "field-valve-name",
           "field-pipe",
           "field-test-remarks",
-          "field-lift-remarks");
+          "field-lift-remarks",
+          "field-shop-name",
+          "field-shop-address",
+          "field-shop-customer",
+          "field-shop-currency");
 
   @TempDir private static Path home;
   private static DeskRobot desk;
@@ -173,6 +177,10 @@ class EveryFieldTest {
     switch (where) {
       case "job" -> desk.goTo(KeyCode.J);
       case "found" -> desk.goTo(KeyCode.DIGIT1);
+      case "shop" -> {
+        desk.goTo(KeyCode.DIGIT5);
+        fire("#record-tab-shop");
+      }
       case "show-planned", "show-found" -> {
         desk.goTo(KeyCode.DIGIT2);
         fire("#" + where);

@@ -278,12 +278,16 @@ class MachineTest {
     assertThat(Files.size(home.resolve("b.pdf")))
         .isGreaterThan(Files.size(home.resolve("a.pdf")) + 1000);
     desk.runFx(() -> ((ToggleButton) desk.lookup("#record-tab-shop").query()).fire());
-    desk.enter("shop-rate", "72.5");
-    desk.enter("each-cutForm", "4");
-    desk.enter("shop-customer", "no. 7");
+    desk.enter("field-shop-rate", "72.5");
+    desk.enter("time-each-cutForm", "4");
+    desk.enter("field-shop-customer", "no. 7");
     assertThat(job().shop().value(ShopFigure.RATE)).isEqualTo(72.5);
     assertThat(job().shop().eachMinutes(StepKind.FORM)).isEqualTo(4);
     assertThat(job().shop().customer()).isEqualTo("no. 7");
+    desk.enter("time-setUp-cutForm", "");
+    desk.enter("time-setUp-seal", "2.5 min");
+    assertThat(job().shop().setUpMinutes()).containsOnlyKeys(StepKind.SEAL);
+    assertThat(job().shop().setUpMinutes(StepKind.SEAL)).isEqualTo(2.5);
   }
 
   @Test

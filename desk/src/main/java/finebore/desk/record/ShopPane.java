@@ -49,7 +49,7 @@ final class ShopPane extends VBox {
     for (ShopFigure figure : ShopFigure.values()) {
       EntryField<OptionalDouble> field =
           number(
-              "shop-" + figure.key(),
+              "field-shop-" + figure.key(),
               figure.quantity(),
               (s, v) -> s.with(figure, v),
               s -> set(s.figures().get(figure)),
@@ -91,14 +91,14 @@ final class ShopPane extends VBox {
       GridPane.setHgrow(name, Priority.ALWAYS);
       EntryField<OptionalDouble> each =
           number(
-              "each-" + kind.key(),
+              "time-each-" + kind.key(),
               Quantity.STEP_MINUTES,
               (s, v) -> s.withEach(kind, v),
               s -> set(s.eachMinutes().get(kind)),
               kind.eachMinutes());
       EntryField<OptionalDouble> setUp =
           number(
-              "setUp-" + kind.key(),
+              "time-setUp-" + kind.key(),
               Quantity.STEP_MINUTES,
               (s, v) -> s.withSetUp(kind, v),
               s -> set(s.setUpMinutes().get(kind)),
@@ -143,7 +143,7 @@ final class ShopPane extends VBox {
       BiFunction<ShopSettings, String, ShopSettings> with) {
     EntryField<String> field =
         new EntryField<>(
-            "shop-" + id,
+            "field-shop-" + id,
             Grammar.text(),
             session::words,
             session.messages(),
