@@ -67,8 +67,9 @@ final class CutSheetCommand implements Callable<Integer> {
     return name.endsWith(".csv") ? sheets.csv() : sheets.text();
   }
 
-  private static String run(Job job, Words words, String name) {
-    RunSheets sheets = new RunSheets(job, words);
+  private String run(Job job, Words words, String name) {
+    RunSheets sheets =
+        new RunSheets(job, words, PracticeFiles.named(job.practice(), practices.here(words)));
     return name.endsWith(".csv") ? sheets.csv() : sheets.text();
   }
 }

@@ -1,10 +1,14 @@
 package finebore.machine;
 
+import finebore.finding.Severity;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.planning.CutSheet;
 import finebore.planning.GroupOutcome;
 import finebore.planning.SeatOutcome;
+import finebore.practice.Finding;
+import finebore.practice.Practice;
+import finebore.rules.PlanFindings;
 import finebore.study.ReadingKind;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -70,6 +74,15 @@ public record RunSheet(List<RunStep> steps, List<GroupOutcome> groups) {
 
   public Optional<SeatOutcome> outcome(SeatPlace seat) {
     return groups.stream().flatMap(g -> g.of(seat).stream()).findFirst();
+  }
+
+  /** What is open about a step at its own seat: faults and cautions, the gravest first. */
+  public List<Finding> findings(RunStep step, Practice practice) {
+    return outcome(step.seat()).stream()
+        .flatMap(seat -> PlanFindings.of(seat, practice).stream())
+        .filter(f -> step.subject().equals(Optional.of(f.subject())))
+        .filter(f -> f.severity() != Severity.NOTE)
+        .toList();
   }
 
   /** How often another tool is fitted, the first one counted. */

@@ -51,12 +51,15 @@ class MachineTest {
   }
 
   /** A head whose cutting has not begun. */
-  private void bare(String demo) {
+  private void bare(String demo, int cylinders) {
     Job job = JobFile.demo(demo);
     desk.runFx(
         () ->
             desk.session.load(
-                JobDocument.fresh(job.withLog(WorkLog.EMPTY).withUnits(Units.MM)),
+                JobDocument.fresh(
+                    job.withLog(WorkLog.EMPTY)
+                        .withUnits(Units.MM)
+                        .withEngine(job.engine().withCylinders(cylinders))),
                 Optional.empty()));
   }
 
@@ -122,7 +125,7 @@ class MachineTest {
 
   @Test
   void aWholeHeadIsCutAndProvedAndItsCardWritten() throws Exception {
-    bare("tuff-650");
+    bare("tuff-650", 1);
     desk.goTo(KeyCode.DIGIT3);
     assertThat(desk.isShown("#cut-station")).isTrue();
     int all = RunSheet.of(job()).steps().size();
@@ -150,7 +153,7 @@ class MachineTest {
 
   @Test
   void tooDeepIsSaidAtOnceAndCorrected() {
-    bare("skarn-1.6");
+    bare("skarn-1.6", 4);
     upTo(ReadBack.SEAT_DEPTH);
     desk.goTo(KeyCode.DIGIT3);
     RunStep form = current();
@@ -177,7 +180,7 @@ class MachineTest {
 
   @Test
   void whatCanHardlyBeIsQuestionedOnce() {
-    bare("skarn-1.6");
+    bare("skarn-1.6", 4);
     upTo(ReadBack.THROAT);
     desk.goTo(KeyCode.DIGIT3);
     String seat = current().seat().label();
@@ -195,7 +198,7 @@ class MachineTest {
 
   @Test
   void threeKeysDoAll() {
-    bare("skarn-1.6");
+    bare("skarn-1.6", 4);
     desk.goTo(KeyCode.DIGIT3);
     RunStep first = current();
     desk.press("#cut-press");
@@ -223,7 +226,7 @@ class MachineTest {
 
   @Test
   void everyReadingIsOnDiskBeforeTheWorkGoesOn() throws Exception {
-    bare("skarn-1.6");
+    bare("skarn-1.6", 4);
     desk.goTo(KeyCode.DIGIT3);
     desk.press("#cut-press");
     assertThat(job().log().entries()).hasSize(1);
@@ -246,11 +249,12 @@ class MachineTest {
 
   @Test
   void vacuumTellsGuideFromSeat() throws Exception {
-    bare("skarn-1.6");
+    bare("skarn-1.6", 4);
     desk.goTo(KeyCode.DIGIT4);
     desk.runFx(() -> ((ToggleButton) desk.lookup("#view-seal").query()).fire());
     assertThat(desk.text("#seal-verdict")).isEqualTo("Not tested");
     String seat = desk.session.seat().get().label();
+    desk.runFx(() -> desk.window.prove().hurrySeal(20));
     desk.press("#seal-dry");
     WaitForAsyncUtils.waitFor(
         60, TimeUnit.SECONDS, () -> job().log().value(seat, ReadBack.FALL_DRY).isPresent());

@@ -6,6 +6,8 @@ import finebore.job.Job;
 import finebore.machine.RunSheet;
 import finebore.machine.RunStep;
 import finebore.machine.StepState;
+import finebore.practice.Finding;
+import finebore.practice.Practice;
 import finebore.units.Dimension;
 import finebore.words.Words;
 import finebore.work.WorkIndex;
@@ -21,12 +23,14 @@ public final class RunSheets {
   private final Job job;
   private final WorkIndex log;
   private final Words words;
+  private final Practice practice;
   private final RunSheet sheet;
 
-  public RunSheets(Job job, Words words) {
+  public RunSheets(Job job, Words words, Practice practice) {
     this.job = job;
     this.log = WorkIndex.of(job.log());
     this.words = words;
+    this.practice = practice;
     this.sheet = RunSheet.of(job);
   }
 
@@ -57,6 +61,9 @@ public final class RunSheets {
               mark(StepState.of(log, step)),
               step.seat().label(),
               words.say(step.title())));
+      for (Finding finding : sheet.findings(step, practice)) {
+        line(out, "     !! ", words.label(finding.severity()), words.say(finding.what()));
+      }
       for (RunStep.Line one : step.lines()) {
         line(out, "        ", words.say(one.name()), words.term(one.value()));
       }
@@ -114,6 +121,9 @@ public final class RunSheets {
       int number = 0;
       for (RunStep step : sheet.steps()) {
         number++;
+        for (Finding finding : sheet.findings(step, practice)) {
+          row(csv, number, step, words.label(finding.severity()), words.say(finding.what()));
+        }
         for (RunStep.Line one : step.lines()) {
           row(csv, number, step, words.say(one.name()), words.term(one.value()));
         }

@@ -44,7 +44,8 @@ class GoldenTest {
           name + ".cut-sheet.csv",
           new CutSheets(job, words, PracticeFiles.named(job.practice(), PracticeFiles.all()))
               .csv());
-      RunSheets run = new RunSheets(job, words);
+      RunSheets run =
+          new RunSheets(job, words, PracticeFiles.named(job.practice(), PracticeFiles.all()));
       reports.put(name + ".run-sheet.txt", run.text());
       reports.put(name + ".run-sheet.csv", run.csv());
       reports.put(name + ".readings.csv", ReadingsTable.csv(job));

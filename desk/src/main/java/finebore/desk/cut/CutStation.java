@@ -11,6 +11,7 @@ import finebore.desk.session.WorkSession;
 import finebore.desk.theme.Palette;
 import finebore.drawing.Drawing;
 import finebore.drawing.SectionDrawing;
+import finebore.finding.Severity;
 import finebore.instruments.GaugeReading;
 import finebore.instruments.SimulatedGauge;
 import finebore.job.Engine.SeatPlace;
@@ -19,6 +20,7 @@ import finebore.machine.Quote;
 import finebore.machine.RunStep;
 import finebore.machine.StepOutward;
 import finebore.machine.StepState;
+import finebore.practice.Finding;
 import finebore.units.Units;
 import finebore.words.UnitSystem;
 import finebore.words.Words;
@@ -27,6 +29,7 @@ import finebore.work.ShopFigure;
 import finebore.work.StepKind;
 import finebore.work.WorkEntry;
 import java.util.EnumSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -36,6 +39,7 @@ import java.util.function.Supplier;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
 import javafx.application.Platform;
+import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
 import javafx.geometry.VPos;
 import javafx.scene.Node;
@@ -80,6 +84,7 @@ public final class CutStation extends BorderPane {
   private final Label title = new Label();
   private final FlowPane large = new FlowPane(26, 6);
   private final VBox small = new VBox(2);
+  private final VBox findings = new VBox(2);
   private final VBox readings = new VBox(8);
   private final Label advice = new Label();
   private final Label state = new Label();
@@ -191,7 +196,9 @@ public final class CutStation extends BorderPane {
     advice.managedProperty().bind(advice.textProperty().isNotEmpty());
     large.setId("cut-large");
     small.setId("cut-small");
-    VBox card = new VBox(10, title, state, large, readings, advice, small);
+    findings.setId("cut-findings");
+    findings.managedProperty().bind(Bindings.isNotEmpty(findings.getChildren()));
+    VBox card = new VBox(10, title, state, findings, large, readings, advice, small);
     card.setStyle("-fx-padding: 10 16 10 16;");
     ScrollPane scroll = new ScrollPane(card);
     scroll.setFitToWidth(true);
@@ -354,6 +361,7 @@ public final class CutStation extends BorderPane {
       advice.setText(words.text("cut.finished.next"));
       large.getChildren().clear();
       small.getChildren().clear();
+      findings.getChildren().clear();
       readings.getChildren().clear();
       next.getChildren().clear();
       again.setVisible(false);
@@ -397,14 +405,18 @@ public final class CutStation extends BorderPane {
     done.setText(session.say(now == StepState.OUT_OF_LIMIT ? "cut.accept" : "cut.done"));
     large.getChildren().clear();
     small.getChildren().clear();
+    Set<RunStep.Line> first = first(step);
     for (RunStep.Line line : step.lines()) {
-      boolean figure = line.value() instanceof Term.Figure || line.value() instanceof Term.Quote;
-      if (figure && large.getChildren().size() < LARGE) {
+      if (first.contains(line)) {
         large.getChildren().add(largeLine(words.say(line.name()), words.term(line.value())));
       } else {
         small.getChildren().add(smallLine(words.say(line.name()), words.term(line.value())));
       }
     }
+    findings
+        .getChildren()
+        .setAll(
+            work.sheet().findings(step, session.practice()).stream().map(this::finding).toList());
     effects(step, words);
     step.check()
         .ifPresent(c -> small.getChildren().add(smallLine(words.text("cut.check"), words.say(c))));
@@ -439,6 +451,38 @@ public final class CutStation extends BorderPane {
         .map(WorkEntry::reason)
         .orElse("")
         .transform(r -> r.isBlank() ? "" : ": " + r);
+  }
+
+  /** What is set and how far it goes stands large; where a step has neither, its first figures. */
+  private static Set<RunStep.Line> first(RunStep step) {
+    List<RunStep.Line> figures =
+        step.lines().stream()
+            .filter(l -> l.value() instanceof Term.Figure || l.value() instanceof Term.Quote)
+            .toList();
+    List<RunStep.Line> set =
+        figures.stream()
+            .filter(
+                l ->
+                    l.name().code().startsWith("run.")
+                        || l.name().code().startsWith("sheet.depth."))
+            .toList();
+    List<RunStep.Line> first = set.size() > 1 ? set : figures;
+    return new LinkedHashSet<>(first.subList(0, Math.min(LARGE, first.size())));
+  }
+
+  /** What the plan leaves open here stands before anything is set. */
+  private Node finding(Finding finding) {
+    Words words = session.words();
+    Label label =
+        new Label(
+            (finding.severity() == Severity.FAULT ? "✗ " : "! ")
+                + words.label(finding.severity())
+                + ": "
+                + words.say(finding.what()));
+    label.setWrapText(true);
+    label.setMinHeight(Region.USE_PREF_SIZE);
+    label.getStyleClass().addAll(finding.severity().key(), "cut-line");
+    return label;
   }
 
   private static VBox largeLine(String name, String value) {

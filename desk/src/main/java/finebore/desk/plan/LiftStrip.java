@@ -15,6 +15,7 @@ import finebore.words.Words;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.function.Supplier;
 import javafx.beans.property.DoubleProperty;
 import javafx.scene.canvas.GraphicsContext;
@@ -385,6 +386,7 @@ public final class LiftStrip extends DrawnRegion {
         return;
       }
       boolean above = step.changeM3s() >= 0;
+      String gain = UnitSystem.signed(shown(step.changeM3s()), 1);
       // Clear of the diamond too, where there is one.
       double diamond = zero - solvedChange(step) * scale;
       boolean solved = air.changes().containsKey(step.liftMm());
@@ -392,8 +394,8 @@ public final class LiftStrip extends DrawnRegion {
       double lowest = Math.max(Math.max(y2, zero), solved ? diamond + 5 : zero);
       text(
           g,
-          UnitSystem.signed(shown(step.changeM3s()), 1),
-          mid,
+          gain,
+          clearOfCam(mid, gain),
           above ? highest - size() * 0.75 : lowest + size() * 0.75,
           colour,
           TextAlignment.CENTER,
@@ -421,30 +423,45 @@ public final class LiftStrip extends DrawnRegion {
       g.strokePolygon(xs, ys, 4);
     }
 
-    private void camLine() {
+    /** Where the cam's lift stands; empty where it is past the last of them. */
+    private OptionalDouble camX() {
       double cam = work.group().cam().maxLiftMm();
       List<Step> steps = change.steps();
       for (int k = 0; k < steps.size(); k++) {
         double before = k == 0 ? 0 : steps.get(k - 1).liftMm();
         if (cam <= steps.get(k).liftMm()) {
           double part = (cam - before) / (steps.get(k).liftMm() - before);
-          double x = left() + (k - 0.5 + part) * column;
-          g.setStroke(colours.amber());
-          g.setLineWidth(2);
-          g.setLineDashes(4, 3);
-          g.strokeLine(x, size() * 3, x, bottom + 2);
-          g.setLineDashes();
-          text(
-              g,
-              work.words().text("strip.cam"),
-              x + 4,
-              bottom - 4,
-              colours.amber(),
-              TextAlignment.LEFT,
-              false);
-          return;
+          return OptionalDouble.of(left() + (k - 0.5 + part) * column);
         }
       }
+      return OptionalDouble.empty();
+    }
+
+    /** A figure that the cam's line would run through stands beside it. */
+    private double clearOfCam(double middle, String figure) {
+      double half = length(figure, true) / 2 + 3;
+      double cam = camX().orElse(-half);
+      return Math.abs(middle - cam) >= half ? middle : cam + Math.copySign(half, middle - cam);
+    }
+
+    private void camLine() {
+      if (camX().isEmpty()) {
+        return;
+      }
+      double x = camX().getAsDouble();
+      g.setStroke(colours.amber());
+      g.setLineWidth(2);
+      g.setLineDashes(4, 3);
+      g.strokeLine(x, size() * 3, x, bottom + 2);
+      g.setLineDashes();
+      text(
+          g,
+          work.words().text("strip.cam"),
+          x + 4,
+          bottom - 4,
+          colours.amber(),
+          TextAlignment.LEFT,
+          false);
     }
   }
 }
