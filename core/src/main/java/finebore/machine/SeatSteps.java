@@ -2,6 +2,7 @@ package finebore.machine;
 
 import finebore.code.Message;
 import finebore.code.Term;
+import finebore.cutting.Blend;
 import finebore.cutting.CutForm;
 import finebore.cutting.Cutting;
 import finebore.cutting.FitRing;
@@ -143,6 +144,12 @@ final class SeatSteps {
       lines.add(new Line(Message.of("run.ringOrder"), Term.phrase(ringOrder())));
     }
     lines.addAll(own(sheet));
+    if (operation instanceof Blend || operation instanceof OpenBowl) {
+      lines.add(
+          new Line(
+              Message.of("run.template"),
+              Term.length(group.plan().wanted().seat().throatDiameterMm())));
+    }
     String key = "op" + group.plan().idAt(place);
     add(
         kind,

@@ -52,6 +52,8 @@ final class ToolOrder {
         .min(
             Comparator.comparing((RunStep s) -> again.get(s.tool()))
                 .thenComparing(RunStep::kind)
+                // Of rings that stand near each other the exhaust's is fitted last and stays whole.
+                .thenComparing(s -> s.seat().port())
                 .thenComparing(s -> -waitingFor(s.tool(), waiting)))
         .orElseThrow()
         .tool();

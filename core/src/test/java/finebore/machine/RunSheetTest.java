@@ -3,6 +3,10 @@ package finebore.machine;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.data.Offset.offset;
 
+import finebore.code.Message;
+import finebore.code.Term;
+import finebore.cutting.FitRing;
+import finebore.found.Ring;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.job.Plan;
@@ -74,6 +78,28 @@ class RunSheetTest {
     Job moved = JOB.withIntake(JOB.intake().withPlan(plan.withOperationMoved(0, 1)));
     RunSheet sheet = RunSheet.of(moved);
     assertThat(sheet.step("I1:op" + plan.idAt(1)).orElseThrow().title().code()).isEqualTo(before);
+  }
+
+  /** Rings that nearly meet: every intake's before any exhaust's, and the sheet says why. */
+  @Test
+  void exhaustRingsAreFittedLast() {
+    Job rings = JOB;
+    for (Port port : Port.values()) {
+      Ring ring = new Ring(43.9, 34, 16, 7, 0.1, "iron");
+      Plan plan = rings.group(port).plan().withOperation(0, new FitRing(ring));
+      rings = rings.withGroup(port, rings.group(port).withPlan(plan));
+    }
+    RunSheet sheet = RunSheet.of(rings);
+    List<RunStep> fits = sheet.steps().stream().filter(s -> s.kind() == StepKind.FIT_RING).toList();
+    assertThat(fits)
+        .extracting(s -> s.seat().port().letter())
+        .containsExactly("I", "I", "I", "I", "E", "E", "E", "E");
+    assertThat(fits.getFirst().lines())
+        .extracting(RunStep.Line::value)
+        .contains(Term.phrase(Message.of("run.ringOrder.first")));
+    assertThat(fits.getLast().lines())
+        .extracting(RunStep.Line::value)
+        .contains(Term.phrase(Message.of("run.ringOrder.last")));
   }
 
   /** Where the same tool comes twice in a plan, the seats go through it in two rounds. */

@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.function.Function;
+import java.util.regex.Pattern;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -92,8 +93,14 @@ record Node(JsonNode json, String path) {
     return (int) value;
   }
 
-  /** A moment as ISO 8601 writes it, with a zone. */
+  private static final Pattern MOMENT =
+      Pattern.compile("\\d{4}-\\d\\d-\\d\\dT\\d\\d:\\d\\d:\\d\\d(\\.\\d{1,9})?Z");
+
+  /** A moment as ISO 8601 writes it, in UTC and with seconds. */
   Instant moment() {
+    if (!MOMENT.matcher(text()).matches()) {
+      throw misfit("moment");
+    }
     try {
       return Instant.parse(text());
     } catch (DateTimeParseException e) {

@@ -23,6 +23,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import javax.xml.parsers.DocumentBuilderFactory;
@@ -203,6 +205,18 @@ class DrawingTest {
     assertThat(mm / Double.parseDouble(box[2])).isCloseTo(JobDrawings.SCALE, offset(0.001));
     assertThat(root.getElementsByTagName("title").item(0).getTextContent())
         .startsWith("A <&> B, I1");
+    // Measured again: the narrowest place of the finished wall is the throat.
+    SeatOutcome seat = SeatOutcome.of(JOB, I1, JOB.planOf(I1));
+    Matcher path = Pattern.compile("class=\"FINISHED\" d=\"([^\"]*)\"").matcher(svg);
+    assertThat(path.find()).isTrue();
+    double narrowest =
+        Pattern.compile("[ML]([\\d.]+) ")
+            .matcher(path.group(1))
+            .results()
+            .mapToDouble(r -> Double.parseDouble(r.group(1)))
+            .min()
+            .orElseThrow();
+    assertThat(narrowest).isCloseTo(seat.cut().fit().seat().profile().narrowestR(), offset(0.001));
     assertThat(svg).contains("class=\"CONTACT\"").contains("throat Ø");
     assertThat(svg.toLowerCase(Locale.ROOT)).doesNotContain("nan");
   }

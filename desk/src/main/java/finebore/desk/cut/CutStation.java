@@ -605,7 +605,8 @@ public final class CutStation extends BorderPane {
   private void showAlike(RunStep step) {
     ReadBack what =
         switch (step.kind()) {
-          case THROAT -> ReadBack.THROAT;
+          case THROAT, BOWL, BLEND -> ReadBack.THROAT;
+          case CONTACT -> ReadBack.SEAT_WIDTH;
           case ASSEMBLY, SEAL -> ReadBack.VALVE_DEPTH;
           default -> ReadBack.SEAT_DEPTH;
         };
@@ -616,9 +617,11 @@ public final class CutStation extends BorderPane {
             .job()
             .shop()
             .value(
-                what == ReadBack.THROAT
-                    ? ShopFigure.THROAT_TOLERANCE
-                    : ShopFigure.DEPTH_TOLERANCE));
+                switch (what) {
+                  case THROAT -> ShopFigure.THROAT_TOLERANCE;
+                  case SEAT_WIDTH -> ShopFigure.WIDTH_TOLERANCE;
+                  default -> ShopFigure.DEPTH_TOLERANCE;
+                }));
   }
 
   private void showCautions() {
