@@ -66,7 +66,9 @@ public final class Main {
                     "practices",
                     "cutters",
                     "cut",
-                    "record"),
+                    "record",
+                    "shop",
+                    "history"),
                 ProveStation.VIEWS.stream())
             .toList();
 

@@ -2,6 +2,7 @@ package finebore.desk;
 
 import finebore.code.Message;
 import finebore.code.Term;
+import finebore.desk.record.RecordStation;
 import finebore.desk.session.DeskFolder;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.Recovery;
@@ -145,7 +146,7 @@ final class Shot {
         snapWhenSolved(window, picture);
       } else if (view.station().equals("suggest")) {
         snapWhenFound(window, picture);
-      } else if (view.station().equals("record")) {
+      } else if (RecordStation.VIEWS.contains(view.station())) {
         snapWhenPrinted(window, picture);
       } else {
         // Two pulses let scroll bars and wrapped text settle.

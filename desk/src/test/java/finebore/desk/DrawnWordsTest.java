@@ -100,10 +100,17 @@ class DrawnWordsTest {
               .x();
       String gain = UnitSystem.signed(1000 * (step.newM3s() - step.referenceM3s()), 1);
       // The first column may hold the mean of its band above.
-      assertThat(column("lift-strip", x)).endsWith(gain, lift, units.flowNumber(step.newM3s()));
+      assertThat(column("lift-strip", x)).endsWith(lift, units.flowNumber(step.newM3s()));
+      // A figure stands in its column, or as far beside as the cam's line needs.
+      assertThat(on("lift-strip"))
+          .anyMatch(
+              w -> w.words().equals(gain) && Math.abs(w.x() - x) < 24 && w.y() > 30 && w.y() < 140);
     }
     assertThat(words("lift-strip")).contains("cam lift", "planned", "found");
     double cam = across("lift-strip", "cam lift");
+    assertThat(on("lift-strip"))
+        .filteredOn(w -> w.words().matches("[+-]?\\d+\\.\\d") && w.y() > 30 && w.y() < 140)
+        .allSatisfy(w -> assertThat(Math.abs(w.x() - (cam - 4))).isGreaterThan(14));
     assertThat(cam).isBetween(across("lift-strip", "10"), across("lift-strip", "11"));
   }
 

@@ -1,5 +1,6 @@
 package finebore.card;
 
+import finebore.machine.RunSheet;
 import finebore.words.Words;
 import finebore.work.WorkEntry;
 import finebore.work.WorkEntry.Taken;
@@ -9,13 +10,17 @@ public final class HistoryWords {
 
   private HistoryWords() {}
 
-  /** What it says, without seat, time and hand. */
-  public static String of(WorkEntry entry, Words words) {
+  /**
+   * What it says, without seat, time and hand.
+   *
+   * @param sheet names the step; one that the plan has no more keeps its id
+   */
+  public static String of(WorkEntry entry, Words words, RunSheet sheet) {
     String what = entry.taken().map(t -> reading(t, words)).orElse(words.label(entry.kind()));
     String step =
         entry.step().isEmpty() || entry.taken().isPresent()
             ? ""
-            : " (" + entry.step().substring(entry.step().indexOf(':') + 1) + ")";
+            : ", " + sheet.step(entry.step()).map(s -> words.say(s.title())).orElse(entry.step());
     String corrects =
         entry.corrects().isPresent()
             ? " " + words.text("history.corrects", "number", entry.corrects().getAsInt())

@@ -505,7 +505,7 @@ public final class JobCard {
               moment.format(entry.at()),
               entry.who(),
               entry.seat(),
-              HistoryWords.of(entry, words)));
+              HistoryWords.of(entry, words, sheet)));
     }
     paper.table(
         List.of(

@@ -2,6 +2,7 @@ package finebore.desk.record;
 
 import finebore.card.HistoryWords;
 import finebore.desk.session.JobSession;
+import finebore.desk.session.WorkSession;
 import finebore.work.WorkEntry;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
@@ -23,11 +24,13 @@ final class HistoryPane extends VBox {
       DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm", Locale.ROOT).withZone(ZoneId.systemDefault());
 
   private final JobSession session;
+  private final WorkSession work;
   private List<WorkEntry> shown = List.of();
 
-  HistoryPane(JobSession session) {
+  HistoryPane(JobSession session, WorkSession work) {
     super(2);
     this.session = session;
+    this.work = work;
     setId("history");
   }
 
@@ -56,7 +59,7 @@ final class HistoryPane extends VBox {
     seat.setMinWidth(38);
     Label what =
         new Label(
-            HistoryWords.of(entry, session.words())
+            HistoryWords.of(entry, session.words(), work.sheet())
                 + (entry.who().isBlank() ? "" : "  (" + entry.who() + ")"));
     what.setWrapText(true);
     what.setMinHeight(Region.USE_PREF_SIZE);

@@ -81,7 +81,7 @@ public final class RecordStation extends BorderPane {
     setId("record-station");
     card = new CardView(session, work, this::issued);
     shop = new ShopPane(session);
-    history = new HistoryPane(session);
+    history = new HistoryPane(session, work);
     paper.setId("record-paper");
     paper.setAccessibleText(session.say("record.paper"));
     for (CardSize size : CardSize.values()) {
@@ -224,6 +224,14 @@ public final class RecordStation extends BorderPane {
     } catch (FileProblem e) {
       session.messages().refuse("record-csv-in", session.words().say(e));
     }
+  }
+
+  /** Pages beside the card that can be shown by name. */
+  public static final List<String> VIEWS = List.of("record", "shop", "history");
+
+  /** Shows a page beside the card, by its name in {@link #VIEWS}. */
+  public void show(String view) {
+    tabs.selectToggle(tabs.getToggles().get(VIEWS.indexOf(view)));
   }
 
   /** Begins to follow the job: nothing is built for a station nobody looks at. */

@@ -262,8 +262,9 @@ public final class MainWindow {
   }
 
   /**
-   * Shows a view by its name: job, found, cut, record, plan, within the plan variants or suggest,
-   * prove, within it those of {@link ProveStation#VIEWS}, and over them practices or cutters.
+   * Shows a view by its name: job, found, cut, those of {@link RecordStation#VIEWS}, plan, within
+   * the plan variants or suggest, prove, within it those of {@link ProveStation#VIEWS}, and over
+   * them practices or cutters.
    */
   public void show(String view) {
     if (view.equals("practices") || view.equals("cutters")) {
@@ -271,7 +272,12 @@ public final class MainWindow {
       return;
     }
     boolean proves = ProveStation.VIEWS.contains(view);
-    boolean named = List.of("found", "job", "cut", "record").contains(view);
+    if (RecordStation.VIEWS.contains(view)) {
+      stations.show(stations.byId("record"), welcome.isEmpty());
+      record.show(view);
+      return;
+    }
+    boolean named = List.of("found", "job", "cut").contains(view);
     stations.show(stations.byId(named ? view : proves ? "prove" : "plan"), welcome.isEmpty());
     if (proves) {
       prove.show(view);
