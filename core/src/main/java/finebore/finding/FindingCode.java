@@ -49,7 +49,6 @@ public enum FindingCode implements Coded {
   HEADS_OVERLAP("headsOverlap"),
   HEAD_PAST_BORE("headPastBore"),
   SEAT_BELOW_BOWL("seatBelowBowl"),
-  CANNOT_BE_WORKED_OUT("cannotBeWorkedOut"),
   // The head as a whole.
   HEAD_TOO_THIN("headTooThin"),
   HEAD_THICKER_THAN_NEW("headThickerThanNew"),

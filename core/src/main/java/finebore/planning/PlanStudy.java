@@ -57,6 +57,10 @@ public record PlanStudy(
 
   /** Studies a seat of a job as found. */
   public static SeatStudy asFound(Job job, SeatPlace place, Calibration calibration) {
+    return OfSeat.working(place, () -> found(job, place, calibration));
+  }
+
+  private static SeatStudy found(Job job, SeatPlace place, Calibration calibration) {
     SeatFit fit = SeatFit.of(job.foundSeat(place).section(), job.foundValve(place));
     return SeatStudy.of(fit, flow(job, place, calibration))
         .with(ValveRoom.readings(job, place.port(), fit.pairing().valve().headDiameterMm()));

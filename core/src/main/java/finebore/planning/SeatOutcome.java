@@ -24,7 +24,7 @@ public record SeatOutcome(CutStudy cut, List<Reading> readings) {
   }
 
   public static SeatOutcome of(Job job, SeatPlace place, Plan plan) {
-    return of(CutStudy.of(job, place, plan));
+    return OfSeat.working(place, () -> of(CutStudy.of(job, place, plan)));
   }
 
   private static SeatOutcome of(CutStudy cut) {
