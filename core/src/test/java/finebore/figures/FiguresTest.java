@@ -12,6 +12,10 @@ import finebore.head.HeadPlan;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.job.Port;
+import finebore.machine.PortSeal;
+import finebore.machine.Quote;
+import finebore.machine.RunSheet;
+import finebore.machine.RunStep;
 import finebore.planning.AirDemand;
 import finebore.planning.CutSheet;
 import finebore.planning.GroupOutcome;
@@ -20,9 +24,15 @@ import finebore.practice.Finding;
 import finebore.rules.HeadFindings;
 import finebore.rules.PlanFindings;
 import finebore.study.SeatStudy;
+import finebore.work.ReadBack;
+import finebore.work.WorkEntry.Taken;
+import finebore.work.WorkLog;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
+import java.util.EnumMap;
+import java.util.Map;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -58,7 +68,50 @@ class FiguresTest {
     for (Port port : Port.values()) {
       bench(all, job, book, port);
     }
+    machine(all, read(job));
     return all.toString();
+  }
+
+  /** The work at the machine, with readings of every seat that differ from seat to seat. */
+  private static Job read(Job job) {
+    WorkLog.Hand hand = new WorkLog.Hand(Instant.EPOCH, "");
+    WorkLog log = WorkLog.EMPTY;
+    int k = 0;
+    for (SeatPlace place : job.engine().seats()) {
+      k++;
+      Map<ReadBack, Double> taken = new EnumMap<>(ReadBack.class);
+      taken.put(ReadBack.GUIDE_BORE, 7 + 0.0173 * k);
+      taken.put(ReadBack.RING_INSIDE, 30 + 0.37 * k);
+      taken.put(ReadBack.VACUUM_DRY, 58_000 + 3_100.0 * k);
+      taken.put(ReadBack.VACUUM_OILED, 59_500 + 3_300.0 * k);
+      taken.put(ReadBack.FALL_DRY, 1 + 2.3 * k);
+      taken.put(ReadBack.AMBIENT, 99_000 + 410.0 * k);
+      taken.put(ReadBack.SEAT_RUNOUT, 0.013 * k);
+      for (int n = 0; n < 4; n++) {
+        taken.put(ReadBack.RING_WIDTHS.get(n), 1.2 + 0.03 * n * k);
+        taken.put(ReadBack.RING_PLACES.get(n), 0.4 + 0.05 * n);
+      }
+      for (var one : taken.entrySet()) {
+        log = log.with(hand, place.label(), "", new Taken(one.getKey(), one.getValue(), ""), "");
+      }
+    }
+    return job.withLog(log);
+  }
+
+  private static void machine(Figures all, Job job) {
+    RunSheet run = RunSheet.of(job);
+    for (RunStep step : run.steps()) {
+      all.with("run." + step.id() + ".tool", step.tool())
+          .with("run." + step.id() + ".lines", step.lines())
+          .with("run." + step.id() + ".targets", step.targets())
+          .with("run." + step.id() + ".check", step.check())
+          .with("run." + step.id() + ".caution", step.caution())
+          .with("run." + step.id() + ".findings", run.findings(step, Samples.practice()).size());
+    }
+    all.with("run.tools", run.toolChanges()).with("quote", Quote.of(job, run));
+    for (PortSeal port : PortSeal.all(job, run)) {
+      all.with("port." + port.seat().label(), port);
+    }
   }
 
   private static void seat(Figures all, Job job, SeatPlace place) {
