@@ -7,36 +7,12 @@ import finebore.formats.JobFile;
 import finebore.formats.PracticeFiles;
 import finebore.practice.Practice;
 import java.io.IOException;
-import java.io.PrintWriter;
-import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
-import picocli.CommandLine;
 
-class CommandsTest {
-
-  @TempDir private Path folder;
-  private Path job;
-  private final StringWriter out = new StringWriter();
-  private final StringWriter err = new StringWriter();
-
-  private int run(String... arguments) {
-    CommandLine line = Commands.commandLine();
-    line.setOut(new PrintWriter(out));
-    line.setErr(new PrintWriter(err));
-    return line.execute(arguments);
-  }
-
-  @BeforeEach
-  void writeTheExample() {
-    job = folder.resolve("skarn.finebore.json");
-    assertThat(run("example", job.toString())).isZero();
-    out.getBuffer().setLength(0);
-  }
+class CommandsTest extends OnTheExample {
 
   @Test
   void studiesPlannedIntakesUnlessToldOtherwise() {

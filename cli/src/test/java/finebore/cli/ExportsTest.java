@@ -5,38 +5,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import finebore.formats.JobFile;
 import finebore.found.Measure;
 import finebore.work.ReadBack;
-import java.io.PrintWriter;
-import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import picocli.CommandLine;
 
 /** What goes out for others: card, drawings, readings; and readings that come in. */
-class ExportsTest {
-
-  @TempDir private Path folder;
-  private Path job;
-  private final StringWriter out = new StringWriter();
-  private final StringWriter err = new StringWriter();
-
-  private int run(String... arguments) {
-    CommandLine line = Commands.commandLine();
-    line.setOut(new PrintWriter(out));
-    line.setErr(new PrintWriter(err));
-    return line.execute(arguments);
-  }
-
-  @BeforeEach
-  void writeTheExample() {
-    job = folder.resolve("skarn.finebore.json");
-    assertThat(run("example", job.toString())).isZero();
-  }
+class ExportsTest extends OnTheExample {
 
   private Path to(String name) {
     return folder.resolve(name);

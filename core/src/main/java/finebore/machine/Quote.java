@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Predicate;
 
 /**
  * Time and price of a head's work, from the shop's own times.
@@ -79,6 +80,22 @@ public record Quote(List<Part> parts, List<ValveChoice> valves, double ratePerHo
                       : ShopFigure.EXHAUST_VALVE_PRICE)));
     }
     return new Quote(parts, valves, rate);
+  }
+
+  /**
+   * Time for the steps that are not past, min; the fitting of tools is shared out evenly.
+   *
+   * @param isPast which steps are
+   */
+  public double minutesLeft(ShopSettings shop, RunSheet sheet, Predicate<RunStep> isPast) {
+    double all = 0;
+    double left = 0;
+    for (RunStep step : sheet.steps()) {
+      double each = shop.eachMinutes(step.kind());
+      all += each;
+      left += isPast.test(step) ? 0 : each;
+    }
+    return all == 0 ? 0 : minutes() * left / all;
   }
 
   public double minutes() {

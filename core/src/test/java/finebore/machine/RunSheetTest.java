@@ -188,6 +188,11 @@ class RunSheetTest {
     Quote other = Quote.of(dear, SHEET);
     assertThat(other.minutes()).isEqualTo(quote.minutes() - 74 + 25);
     assertThat(other.price()).isCloseTo(other.minutes() * 1.5, offset(1e-9));
+    // Guides are 64 of all the minutes at seats; without them that share of the time is gone.
+    double each = SHEET.steps().stream().mapToDouble(s -> JOB.shop().eachMinutes(s.kind())).sum();
+    assertThat(quote.minutesLeft(JOB.shop(), SHEET, s -> s.kind() == StepKind.GUIDE))
+        .isCloseTo(quote.minutes() * (1 - 64 / each), offset(1e-9));
+    assertThat(quote.minutesLeft(JOB.shop(), SHEET, s -> true)).isZero();
     // Face 3, back cut 2 and underhead 5 minutes at 60 an hour, against a valve of 25.
     assertThat(quote.valves().getFirst()).isEqualTo(new Quote.ValveChoice(Port.INTAKE, 10, 25));
   }

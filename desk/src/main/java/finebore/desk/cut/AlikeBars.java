@@ -5,6 +5,7 @@ import finebore.desk.theme.Palette;
 import finebore.desk.theme.Theme;
 import finebore.machine.Alike;
 import finebore.words.Words;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
 import javafx.scene.canvas.GraphicsContext;
@@ -71,10 +72,10 @@ final class AlikeBars extends DrawnRegion {
     double top = size * 1.9;
     double room = height - top - 2.4 * size;
     double most = Math.max(all.spread(), 2 * toleranceMm);
-    var deepest = all.largest().orElseThrow();
+    List<Alike.SeatValue> toLevel = all.toLevel();
     for (int k = 0; k < all.seats().size(); k++) {
       var seat = all.seats().get(k);
-      double below = deepest.value() - seat.value();
+      double below = toLevel.get(k).value();
       double bar = room * (1 - 0.8 * below / most);
       double x = 4 + k * each;
       boolean out = below > toleranceMm;

@@ -1,8 +1,6 @@
 package finebore.desk.cut;
 
 import finebore.card.Cautions;
-import finebore.code.Message;
-import finebore.code.Term;
 import finebore.desk.controls.DrawingCanvas;
 import finebore.desk.controls.MessageLine;
 import finebore.desk.session.GaugeSession;
@@ -11,43 +9,28 @@ import finebore.desk.session.WorkSession;
 import finebore.desk.theme.Palette;
 import finebore.drawing.Drawing;
 import finebore.drawing.SectionDrawing;
-import finebore.finding.Severity;
-import finebore.instruments.GaugeReading;
-import finebore.instruments.SimulatedGauge;
 import finebore.job.Engine.SeatPlace;
-import finebore.machine.PlungeEffect;
 import finebore.machine.Quote;
 import finebore.machine.RunStep;
 import finebore.machine.StepOutward;
 import finebore.machine.StepState;
-import finebore.practice.Finding;
-import finebore.units.Units;
-import finebore.words.UnitSystem;
 import finebore.words.Words;
 import finebore.work.ReadBack;
 import finebore.work.ShopFigure;
 import finebore.work.StepKind;
 import finebore.work.WorkEntry;
 import java.util.EnumSet;
-import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Supplier;
-import javafx.animation.KeyFrame;
-import javafx.animation.Timeline;
 import javafx.application.Platform;
-import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
 import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.MenuButton;
-import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
@@ -59,7 +42,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.util.Duration;
 
 /**
  * For a person who stands at a machine: one step at a time in large figures, what to set, how far
@@ -68,23 +50,14 @@ import javafx.util.Duration;
  */
 public final class CutStation extends BorderPane {
 
-  /** So many figures of a step stand large; the rest is there to be looked up. */
-  private static final int LARGE = 3;
-
-  private static final double INCH_MM = 25.4;
-
-  private static final Duration LISTEN_EVERY = Duration.millis(150);
-
   private final JobSession session;
   private final WorkSession work;
-  private final GaugeSession gauges;
+  private final GaugeBar gauges;
   private final DrawingCanvas section;
   private final AlikeBars alike;
   private final Label where = new Label();
   private final Label title = new Label();
-  private final FlowPane large = new FlowPane(26, 6);
-  private final VBox small = new VBox(2);
-  private final VBox findings = new VBox(2);
+  private final StepFigures figures;
   private final VBox readings = new VBox(8);
   private final Label advice = new Label();
   private final Label state = new Label();
@@ -98,11 +71,7 @@ public final class CutStation extends BorderPane {
   private final Button problem = new Button();
   private final Button done = new Button();
   private final Button again = new Button();
-  private final Button press = new Button();
-  private final ChoiceBox<String> gauge = new ChoiceBox<>();
-  private final MenuButton faults = new MenuButton();
   private final Set<StepKind> dismissed = EnumSet.noneOf(StepKind.class);
-  private final Timeline listening;
   private Optional<RunStep> shown = Optional.empty();
   private Optional<WorkEntry.Kind> asked = Optional.empty();
   private boolean visible;
@@ -116,12 +85,11 @@ public final class CutStation extends BorderPane {
       Supplier<Double> textScale) {
     this.session = session;
     this.work = work;
-    this.gauges = gauges;
+    this.gauges = new GaugeBar(session, gauges, this::target);
     setId("cut-station");
+    figures = new StepFigures(session, work);
     section = new DrawingCanvas("cut-section", session.say("cut.section"), palette);
     alike = new AlikeBars(palette, session::words, textScale, session.say("cut.alike.name"));
-    listening = new Timeline(new KeyFrame(LISTEN_EVERY, e -> listen()));
-    listening.setCycleCount(Timeline.INDEFINITE);
     setTop(new VBox(toolbar(), message()));
     setCenter(card());
     setRight(beside());
@@ -147,29 +115,7 @@ public final class CutStation extends BorderPane {
     who.setPrefColumnCount(14);
     who.setText(work.who());
     who.textProperty().addListener((o, was, is) -> work.setWho(is));
-    gauge.setId("cut-gauge");
-    gauge.setAccessibleText(session.say("cut.gauge"));
-    gauge.getItems().setAll(session.say("cut.gauge.simulated"));
-    gauge.getSelectionModel().selectFirst();
-    gauge.setPrefWidth(230);
-    gauge.setOnShowing(e -> findPorts());
-    gauge
-        .getSelectionModel()
-        .selectedIndexProperty()
-        .addListener((o, was, is) -> chooseGauge(is.intValue()));
-    press.setId("cut-press");
-    press.setText(session.say("cut.press"));
-    press.setTooltip(new Tooltip(session.say("cut.press.tip")));
-    press.setOnAction(e -> press());
-    faults.setId("cut-faults");
-    faults.setText(session.say("cut.faults"));
-    for (SimulatedGauge.Fault fault : SimulatedGauge.Fault.values()) {
-      MenuItem item = new MenuItem(session.words().label(fault));
-      item.setId("cut-fault-" + fault.name().toLowerCase(Locale.ROOT));
-      item.setOnAction(e -> gauges.fail(fault));
-      faults.getItems().add(item);
-    }
-    FlowPane bar = new FlowPane(14, 6, where, tools(new HBox(8, who, gauge, press, faults)));
+    FlowPane bar = new FlowPane(14, 6, where, tools(new HBox(8, who, gauges)));
     bar.getChildren().forEach(n -> ((Region) n).setMinWidth(Region.USE_PREF_SIZE));
     bar.setAlignment(Pos.CENTER_LEFT);
     bar.setRowValignment(VPos.CENTER);
@@ -194,11 +140,16 @@ public final class CutStation extends BorderPane {
     advice.setMinHeight(Region.USE_PREF_SIZE);
     advice.getStyleClass().add("cut-advice");
     advice.managedProperty().bind(advice.textProperty().isNotEmpty());
-    large.setId("cut-large");
-    small.setId("cut-small");
-    findings.setId("cut-findings");
-    findings.managedProperty().bind(Bindings.isNotEmpty(findings.getChildren()));
-    VBox card = new VBox(10, title, state, findings, large, readings, advice, small);
+    VBox card =
+        new VBox(
+            10,
+            title,
+            state,
+            figures.findings(),
+            figures.large(),
+            readings,
+            advice,
+            figures.small());
     card.setStyle("-fx-padding: 10 16 10 16;");
     ScrollPane scroll = new ScrollPane(card);
     scroll.setFitToWidth(true);
@@ -285,11 +236,7 @@ public final class CutStation extends BorderPane {
   /** Begins to follow the job: nothing is built for a station nobody looks at. */
   public void setShown(boolean is) {
     visible = is;
-    if (is) {
-      listening.play();
-    } else {
-      listening.stop();
-    }
+    gauges.listen(is);
     refresh();
   }
 
@@ -349,7 +296,7 @@ public final class CutStation extends BorderPane {
                 .map(s -> words.text("cut.where", "number", work.number(s), "all", all))
                 .orElse(words.text("cut.allDone", "all", all))
             + "   "
-            + words.text("cut.progress", "past", work.past(), "left", left())
+            + words.text("cut.progress", "past", work.past(), "left", left(words))
             + (ready ? "" : "   " + words.text("cut.notReady")));
     boolean open = shown.isPresent();
     for (Button button : List.of(problem, done)) {
@@ -359,9 +306,7 @@ public final class CutStation extends BorderPane {
       title.setText(words.text("cut.finished"));
       state.setText("");
       advice.setText(words.text("cut.finished.next"));
-      large.getChildren().clear();
-      small.getChildren().clear();
-      findings.getChildren().clear();
+      figures.clear();
       readings.getChildren().clear();
       next.getChildren().clear();
       again.setVisible(false);
@@ -372,28 +317,12 @@ public final class CutStation extends BorderPane {
     showStep(shown.get(), words);
   }
 
-  private String left() {
-    Quote quote = Quote.of(session.job(), work.sheet());
+  private String left(Words words) {
     double minutes =
-        work.sheet().steps().stream()
-            .filter(s -> !work.state(s).isPast())
-            .mapToDouble(s -> session.job().shop().eachMinutes(s.kind()))
-            .sum();
-    double share = minutes / Math.max(1, each(quote));
-    return session
-        .words()
-        .text(
-            "cut.hours",
-            "hours",
-            (int) (quote.minutes() * share / 60),
-            "minutes",
-            (int) Math.round(quote.minutes() * share % 60));
-  }
-
-  private double each(Quote quote) {
-    return quote.parts().stream()
-        .mapToDouble(p -> p.seats() * session.job().shop().eachMinutes(p.kind()))
-        .sum();
+        Quote.of(session.job(), work.sheet())
+            .minutesLeft(session.job().shop(), work.sheet(), s -> work.state(s).isPast());
+    return words.text(
+        "cut.hours", "hours", (int) (minutes / 60), "minutes", (int) Math.round(minutes % 60));
   }
 
   private void showStep(RunStep step, Words words) {
@@ -403,23 +332,7 @@ public final class CutStation extends BorderPane {
     state.getStyleClass().setAll("label", "cut-state", styleOf(now));
     again.setVisible(now != StepState.WAITING);
     done.setText(session.say(now == StepState.OUT_OF_LIMIT ? "cut.accept" : "cut.done"));
-    large.getChildren().clear();
-    small.getChildren().clear();
-    Set<RunStep.Line> first = first(step);
-    for (RunStep.Line line : step.lines()) {
-      if (first.contains(line)) {
-        large.getChildren().add(largeLine(words.say(line.name()), words.term(line.value())));
-      } else {
-        small.getChildren().add(smallLine(words.say(line.name()), words.term(line.value())));
-      }
-    }
-    findings
-        .getChildren()
-        .setAll(
-            work.sheet().findings(step, session.practice()).stream().map(this::finding).toList());
-    effects(step, words);
-    step.check()
-        .ifPresent(c -> small.getChildren().add(smallLine(words.text("cut.check"), words.say(c))));
+    figures.show(step);
     showReadings(step);
     advice.setText(adviceOf(step, words));
     section.show(drawing(step));
@@ -451,94 +364,6 @@ public final class CutStation extends BorderPane {
         .map(WorkEntry::reason)
         .orElse("")
         .transform(r -> r.isBlank() ? "" : ": " + r);
-  }
-
-  /** What is set and how far it goes stands large; where a step has neither, its first figures. */
-  private static Set<RunStep.Line> first(RunStep step) {
-    List<RunStep.Line> figures =
-        step.lines().stream()
-            .filter(l -> l.value() instanceof Term.Figure || l.value() instanceof Term.Quote)
-            .toList();
-    List<RunStep.Line> set =
-        figures.stream()
-            .filter(
-                l ->
-                    l.name().code().startsWith("run.")
-                        || l.name().code().startsWith("sheet.depth."))
-            .toList();
-    List<RunStep.Line> first = set.size() > 1 ? set : figures;
-    return new LinkedHashSet<>(first.subList(0, Math.min(LARGE, first.size())));
-  }
-
-  /** What the plan leaves open here stands before anything is set. */
-  private Node finding(Finding finding) {
-    Words words = session.words();
-    Label label =
-        new Label(
-            (finding.severity() == Severity.FAULT ? "✗ " : "! ")
-                + words.label(finding.severity())
-                + ": "
-                + words.say(finding.what()));
-    label.setWrapText(true);
-    label.setMinHeight(Region.USE_PREF_SIZE);
-    label.getStyleClass().addAll(finding.severity().key(), "cut-line");
-    return label;
-  }
-
-  private static VBox largeLine(String name, String value) {
-    Label what = new Label(name);
-    what.getStyleClass().add("cut-name");
-    Label figure = new Label(value);
-    figure.getStyleClass().addAll("figure", "cut-figure");
-    figure.setMinWidth(Region.USE_PREF_SIZE);
-    return new VBox(0, what, figure);
-  }
-
-  private static HBox smallLine(String name, String value) {
-    Label what = new Label(name);
-    what.getStyleClass().addAll("muted", "cut-line");
-    what.setMinWidth(210);
-    what.setMaxWidth(210);
-    what.setWrapText(true);
-    Label figure = new Label(value);
-    figure.getStyleClass().add("cut-line");
-    figure.setWrapText(true);
-    figure.setMinHeight(Region.USE_PREF_SIZE);
-    HBox.setHgrow(figure, Priority.ALWAYS);
-    return new HBox(8, what, figure);
-  }
-
-  /** What a hundredth more of plunge does, where it is a form that is plunged. */
-  private void effects(RunStep step, Words words) {
-    if (step.kind() != StepKind.FORM) {
-      return;
-    }
-    double by = session.job().units() == Units.MM ? 0.01 : 0.0127;
-    work.sheet()
-        .outcome(step.seat())
-        .flatMap(seat -> PlungeEffect.of(session.job(), seat, step.operation().orElseThrow(), by))
-        .ifPresent(
-            e ->
-                small
-                    .getChildren()
-                    .add(
-                        smallLine(
-                            words.text("cut.plunge", "by", words.units().lengthText(e.plungeMm())),
-                            words.text(
-                                "cut.plunge.does",
-                                "valve",
-                                fine(e.valveMm()),
-                                "diameter",
-                                fine(e.diameterMm()),
-                                "width",
-                                fine(e.widthMm())))));
-  }
-
-  /** Thousandths of a millimetre count here. */
-  private String fine(double mm) {
-    return session.job().units() == Units.MM
-        ? UnitSystem.fixed(mm, 3) + " mm"
-        : UnitSystem.fixed(mm / INCH_MM, 4) + " in";
   }
 
   private void showReadings(RunStep step) {
@@ -740,61 +565,10 @@ public final class CutStation extends BorderPane {
     }
   }
 
-  private void findPorts() {
-    String chosen = gauge.getValue();
-    gauge.getItems().setAll(session.say("cut.gauge.simulated"));
-    gauge.getItems().addAll(gauges.ports());
-    gauge
-        .getSelectionModel()
-        .select(gauge.getItems().contains(chosen) ? chosen : gauge.getItems().getFirst());
-  }
-
-  private void chooseGauge(int index) {
-    gauges.choose(index <= 0 ? "" : gauge.getItems().get(index));
-    press.setDisable(index > 0);
-    faults.setDisable(index > 0);
-    gauges.trouble().ifPresent(this::tell);
-  }
-
-  private void tell(Message trouble) {
-    session.messages().refuse("cut-gauge", session.words().say(trouble));
-  }
-
-  private void listen() {
-    gauges.poll().ifPresent(this::sent);
-    if (!gauges.isSimulated()) {
-      gauges.trouble().ifPresent(this::tell);
-    }
-  }
-
-  /** The simulated gauge is laid on what is due, or on the last that was read. */
-  private void press() {
-    Optional<ReadingRow> row = target();
-    if (row.isEmpty()) {
-      session.messages().note("cut-gauge", session.say("cut.press.nothing"));
-      return;
-    }
-    Optional<GaugeReading> reading = row.get().pressed(gauges);
-    if (reading.isPresent()) {
-      sent(reading.get());
-    } else {
-      session
-          .messages()
-          .refuse(
-              "cut-gauge",
-              gauges.trouble().map(session.words()::say).orElse(session.say("cut.press.nothing")));
-    }
-  }
-
   private Optional<ReadingRow> target() {
     return rows().stream()
         .filter(ReadingRow::isFocusedWithin)
         .findFirst()
         .or(() -> rows().stream().filter(ReadingRow::isDue).findFirst());
-  }
-
-  private void sent(GaugeReading reading) {
-    boolean again = gauges.isRepeated(reading);
-    target().ifPresent(row -> row.sent(reading, again));
   }
 }

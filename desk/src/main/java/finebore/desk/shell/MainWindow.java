@@ -187,6 +187,8 @@ public final class MainWindow {
   private void speak(Language language) {
     String station = stations.current().id();
     double lift = plan.section().liftProperty().get();
+    // What is built anew must not go on listening to gauges in its old form.
+    stations.current().shown().accept(false);
     session.speak(language);
     bench.forgetViews();
     folder.keepLanguage(language);
