@@ -2,6 +2,7 @@ package finebore.desk;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import finebore.formats.FileProblem;
 import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
 import finebore.job.Job;
@@ -222,6 +223,29 @@ class MachineTest {
     desk.goTo(KeyCode.DIGIT2);
     desk.goTo(KeyCode.DIGIT3);
     assertThat(desk.text("#cut-where")).startsWith("Step 1 of");
+  }
+
+  /** A step that was picked is there again in the same file, and not in another job. */
+  @Test
+  void aPickedStepIsFoundAgainAndBelongsToItsJob() {
+    bare("skarn-1.6", 4);
+    desk.picks.save = Optional.of(home.resolve("one" + JobFile.EXTENSION));
+    desk.runFx(
+        () -> {
+          try {
+            desk.session.save(desk.picks.save.orElseThrow());
+          } catch (FileProblem e) {
+            throw new AssertionError(e);
+          }
+        });
+    desk.goTo(KeyCode.DIGIT3);
+    desk.press("#seat-I2");
+    assertThat(desk.text("#cut-title")).startsWith("I2");
+    JobDocument saved = desk.session.document();
+    bare("skarn-1.6", 4);
+    assertThat(desk.text("#cut-title")).startsWith("I1");
+    desk.runFx(() -> desk.session.load(saved, desk.picks.save));
+    assertThat(desk.text("#cut-title")).startsWith("I2");
   }
 
   @Test

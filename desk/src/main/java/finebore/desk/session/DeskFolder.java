@@ -119,6 +119,21 @@ public final class DeskFolder {
     return HomeFolder.practices(folder);
   }
 
+  /** The step at the machine that was picked last in a job, by the job's mark. */
+  public Optional<String> step(String mark) {
+    String[] kept = settings.getProperty("step", "").split(" ", 2);
+    return kept.length == 2 && kept[0].equals(mark) ? Optional.of(kept[1]) : Optional.empty();
+  }
+
+  /** Keeps it; none lets go of the one that was kept. */
+  public void keepStep(String mark, Optional<String> id) {
+    String value = id.map(i -> mark + " " + i).orElse("");
+    if (!value.equals(settings.getProperty("step", ""))) {
+      settings.setProperty("step", value);
+      store();
+    }
+  }
+
   /** Text size, 1 to 1.5. */
   public double textScale() {
     try {

@@ -30,6 +30,7 @@ public final class WorkSession {
 
   private final JobSession session;
   private final InstantSource clock;
+  private final DeskFolder folder;
   private final Runnable settled;
   private Optional<RunSheet> sheet = Optional.empty();
   private Job of;
@@ -37,16 +38,19 @@ public final class WorkSession {
   private Job indexed;
   private WorkIndex index = WorkIndex.of(WorkLog.EMPTY);
   private Optional<String> picked = Optional.empty();
+  private int pickedIn = -1;
   private String who = "";
 
   /**
    * Follows a job.
    *
+   * @param folder remembers the step over a restart
    * @param settled called when a line was added: it must be on disk when this comes back
    */
-  public WorkSession(JobSession session, InstantSource clock, Runnable settled) {
+  public WorkSession(JobSession session, InstantSource clock, DeskFolder folder, Runnable settled) {
     this.session = session;
     this.clock = clock;
+    this.folder = folder;
     this.settled = settled;
   }
 
@@ -92,7 +96,29 @@ public final class WorkSession {
 
   /** The step that is looked at: the one picked, otherwise the first that is not past. */
   public Optional<RunStep> current() {
-    return picked.flatMap(id -> sheet().step(id)).or(this::firstOpen);
+    return picked().flatMap(id -> sheet().step(id)).or(this::firstOpen);
+  }
+
+  /** What was picked in this job; in one opened anew, what was picked in it before. */
+  private Optional<String> picked() {
+    if (pickedIn != session.generation()) {
+      pickedIn = session.generation();
+      picked = isSaved() ? folder.step(session.jobMark()) : Optional.empty();
+    }
+    return picked;
+  }
+
+  /** A job without a file has no mark of its own to be known by. */
+  private boolean isSaved() {
+    return session.file().get().isPresent();
+  }
+
+  private void keepPicked(Optional<String> id) {
+    pickedIn = session.generation();
+    picked = id;
+    if (isSaved()) {
+      folder.keepStep(session.jobMark(), id);
+    }
   }
 
   /** The first step that the work cannot go past yet. */
@@ -119,7 +145,7 @@ public final class WorkSession {
 
   /** Looks at another step. */
   public void pick(RunStep step) {
-    picked = Optional.of(step.id());
+    keepPicked(Optional.of(step.id()));
   }
 
   /** Goes back by one; whether there is one. */
@@ -159,7 +185,7 @@ public final class WorkSession {
     session.log(log -> log.with(hand(), step.seat().label(), step.id(), kind, reason));
     settled.run();
     if (kind == Kind.DONE && state(step).isPast() || kind == Kind.ACCEPTED) {
-      picked = Optional.empty();
+      keepPicked(Optional.empty());
     } else if (kind == Kind.REOPENED) {
       pick(step);
     }

@@ -91,7 +91,7 @@ public final class MainWindow {
     this.theme = theme;
     this.textScale = folder.textScale();
     this.bench = new BenchSession(session, folder);
-    this.work = new WorkSession(session, InstantSource.system(), this::settle);
+    this.work = new WorkSession(session, InstantSource.system(), folder, this::settle);
     this.seal = new SealSession(session, work);
     this.openJob = new OpenJob();
     this.overlays = new Overlays(root, session, folder, picker, this::takeTyping);
