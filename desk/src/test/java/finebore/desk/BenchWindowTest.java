@@ -28,6 +28,7 @@ import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -41,6 +42,11 @@ class BenchWindowTest {
 
   @TempDir private Path home;
   private DeskRobot desk;
+
+  @AfterEach
+  void leave() {
+    desk.leave();
+  }
 
   @Start
   private void start(Stage stage) {

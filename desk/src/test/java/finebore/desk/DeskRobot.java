@@ -134,6 +134,12 @@ final class DeskRobot extends FxRobot {
     return this;
   }
 
+  /** Ends what still writes, so that the folder may go. */
+  void leave() {
+    WaitForAsyncUtils.waitForFxEvents(2);
+    recovery.close();
+  }
+
   /** Runs on the window's thread and waits for what follows. */
   <T> T onFx(Callable<T> work) {
     FutureTask<T> task = new FutureTask<>(work);

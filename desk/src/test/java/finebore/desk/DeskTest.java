@@ -15,6 +15,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.stage.Stage;
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -29,6 +30,11 @@ class DeskTest {
   @TempDir private static Path home;
   @TempDir private Path folder;
   private static DeskRobot desk;
+
+  @AfterAll
+  static void leave() {
+    desk.leave();
+  }
 
   @Start
   private void start(Stage stage) {

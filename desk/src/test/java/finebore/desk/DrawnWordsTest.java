@@ -14,6 +14,7 @@ import java.util.List;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -26,6 +27,11 @@ class DrawnWordsTest {
 
   @TempDir private static Path home;
   private static DeskRobot desk;
+
+  @AfterAll
+  static void leave() {
+    desk.leave();
+  }
 
   @Start
   private void start(Stage stage) {

@@ -34,6 +34,7 @@ import javafx.stage.Stage;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 import org.assertj.core.api.SoftAssertions;
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -116,6 +117,11 @@ class EveryFieldTest {
 
   @TempDir private static Path home;
   private static DeskRobot desk;
+
+  @AfterAll
+  static void leave() {
+    desk.leave();
+  }
 
   @Start
   private void start(Stage stage) {

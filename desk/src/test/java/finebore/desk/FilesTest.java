@@ -21,6 +21,7 @@ import java.util.stream.Stream;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -35,6 +36,11 @@ class FilesTest {
   @TempDir private static Path home;
   @TempDir private Path folder;
   private static DeskRobot desk;
+
+  @AfterAll
+  static void leave() {
+    desk.leave();
+  }
 
   @Start
   private void start(Stage stage) {

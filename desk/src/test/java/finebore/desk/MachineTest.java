@@ -28,6 +28,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -39,12 +40,17 @@ import org.testfx.util.WaitForAsyncUtils;
 @ExtendWith(ApplicationExtension.class)
 class MachineTest {
 
-  @TempDir private Path home;
-  private DeskRobot desk;
+  @TempDir private static Path home;
+  private static DeskRobot desk;
+
+  @AfterAll
+  static void leave() {
+    desk.leave();
+  }
 
   @Start
   private void start(Stage stage) {
-    desk = new DeskRobot(stage, home);
+    desk = desk == null ? new DeskRobot(stage, home) : desk.again(stage);
   }
 
   private Job job() {

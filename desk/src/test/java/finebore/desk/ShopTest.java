@@ -20,6 +20,7 @@ import javafx.scene.control.ListView;
 import javafx.scene.control.RadioButton;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -32,6 +33,11 @@ class ShopTest {
 
   @TempDir private Path home;
   private DeskRobot desk;
+
+  @AfterEach
+  void leave() {
+    desk.leave();
+  }
 
   @Start
   private void start(Stage stage) {

@@ -22,6 +22,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -35,6 +36,11 @@ class StationsTest {
 
   @TempDir private Path home;
   private DeskRobot desk;
+
+  @AfterEach
+  void leave() {
+    desk.leave();
+  }
 
   @Start
   private void start(Stage stage) {
