@@ -1,5 +1,7 @@
 package finebore.cli;
 
+import finebore.code.Message;
+import finebore.code.Term;
 import finebore.drawing.JobDrawings;
 import finebore.formats.FileProblem;
 import finebore.formats.JobFile;
@@ -27,12 +29,23 @@ final class SvgCommand implements Callable<Integer> {
   @Option(names = "--seat", required = true, description = "The seat by its label, for example I1.")
   private String seat;
 
+  @Option(
+      names = "--lift",
+      paramLabel = "MM",
+      description = "How far the valve stands open, mm, 0 (default) to 50.",
+      defaultValue = "0")
+  private double liftMm;
+
   @Override
   public Integer call() throws FileProblem {
     output.check(".svg");
+    if (!(liftMm >= 0 && liftMm <= 50)) {
+      throw new FileProblem(
+          Message.of("cli.liftOrShut").with("value", Term.quote(String.valueOf(liftMm))));
+    }
     Job job = JobFile.read(file).job();
     Words words = speech.of(job);
-    String svg = JobDrawings.svg(job, SeatByLabel.of(job, seat), words);
+    String svg = JobDrawings.svg(job, SeatByLabel.of(job, seat), words, liftMm);
     return output.write(svg.getBytes(StandardCharsets.UTF_8), words);
   }
 }

@@ -244,7 +244,7 @@ public final class JobCard {
   private void drawings(Paper paper) throws IOException {
     for (GroupOutcome group : sheet.groups()) {
       SeatOutcome first = group.seats().getFirst();
-      Drawing drawing = SectionDrawing.of(first, words, SCALE);
+      Drawing drawing = SectionDrawing.of(first, words, SCALE, 0);
       paper.need((float) (drawing.box().height() * SCALE * 72 / 25.4) + 80);
       paper.heading(
           words.text(

@@ -1,5 +1,6 @@
 package finebore.drawing;
 
+import finebore.section.Point;
 import java.util.List;
 
 /**
@@ -69,6 +70,17 @@ public record Drawing(List<Item> items, Box window, Box box) {
   public record Outline(DrawingLayer layer, List<Vertex> vertices, boolean closed) implements Item {
     public Outline {
       vertices = List.copyOf(vertices);
+    }
+
+    /** A line from one point to another. */
+    static Outline line(DrawingLayer layer, Point from, Point to) {
+      return new Outline(
+          layer, List.of(new Vertex(from.r(), from.z(), 0), new Vertex(to.r(), to.z(), 0)), false);
+    }
+
+    /** A wall with its arcs. */
+    static Outline along(DrawingLayer layer, List<Point> points, boolean closed) {
+      return new Outline(layer, Arcs.of(points), closed);
     }
   }
 

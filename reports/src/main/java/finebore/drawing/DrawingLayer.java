@@ -3,12 +3,20 @@ package finebore.drawing;
 /** Layers of a drawing, with how a pen draws them. The name is the layer's name in files. */
 public enum DrawingLayer {
   METAL(0x9a9a94, 0, 0, 0xe6e3dc),
+  RING(0x6f6f6a, 0.3, 0, 0xcfcabf),
+  NEIGHBOUR(0x9a9a94, 0.2, 0, 0xdedad2),
   REMOVED(0xc8452c, 0.2, 0, 0xf0a898),
-  FOUND(0x6f6f6a, 0.25, 0.8, -1),
+  LACKING(0xb07a1c, 0.2, 0, 0xf3dfb5),
+  FOUND(0xc8452c, 0.25, 0.8, -1),
+  RUNOUT(0xb07a1c, 0.2, 1.6, -1),
+  WATER(0x2f5d9b, 0.4, 1.2, -1),
   PLANNED(0x2f5d9b, 0.25, 2.2, -1),
-  FINISHED(0x2b2b2a, 0.5, 0, -1),
   VALVE(0x8c6d1f, 0.4, 0, 0xf3e8c6),
+  SHUT(0x8c6d1f, 0.2, 1.6, -1),
+  FINISHED(0x2b2b2a, 0.5, 0, -1),
   CONTACT(0x2f5d9b, 1.0, 0, -1),
+  GATE(0x2b2b2a, 0.4, 1.2, -1),
+  REACHED(0x2f5d9b, 0.6, 0, -1),
   CUTTER(0x2b2b2a, 0.5, 0, -1),
   AXIS(0x6f6f6a, 0.18, 3.5, -1),
   DIMENSIONS(0x2b2b2a, 0.18, 0, -1);

@@ -16,9 +16,13 @@ public final class JobDrawings {
 
   private JobDrawings() {}
 
-  /** The section of a seat, with dimensions. */
-  public static Drawing section(Job job, SeatPlace seat, Words words) {
-    return SectionDrawing.of(SeatOutcome.of(job, seat, job.planOf(seat)), words, SCALE);
+  /**
+   * The section of a seat, with dimensions.
+   *
+   * @param liftMm how far its valve stands open
+   */
+  public static Drawing section(Job job, SeatPlace seat, Words words, double liftMm) {
+    return SectionDrawing.of(SeatOutcome.of(job, seat, job.planOf(seat)), words, SCALE, liftMm);
   }
 
   /** The outline of the form cutter that a seat's plan asks for, set as its plan sets it. */
@@ -33,17 +37,17 @@ public final class JobDrawings {
     return CutterOutline.of(wanted.stack(), pointer);
   }
 
-  /** Section as SVG, with its title. */
-  public static String svg(Job job, SeatPlace seat, Words words) {
+  /** Section as SVG, with its title, the valve at a lift. */
+  public static String svg(Job job, SeatPlace seat, Words words, double liftMm) {
     return SvgDrawing.of(
-        section(job, seat, words),
+        section(job, seat, words, liftMm),
         SCALE,
         words.text("drawing.title", "job", job.name(), "seat", seat.label()));
   }
 
   /** Found, planned and finished profile of a seat, or its cutter's outline, as DXF. */
   public static String dxf(Job job, SeatPlace seat, Words words, boolean cutter) {
-    Drawing drawing = cutter ? cutter(job, seat) : section(job, seat, words);
+    Drawing drawing = cutter ? cutter(job, seat) : section(job, seat, words, 0);
     return DxfDrawing.of(List.of(drawing), job.units());
   }
 }

@@ -1,12 +1,10 @@
 package finebore.drawing;
 
-import finebore.cutting.Seating.Contact;
 import finebore.drawing.Drawing.Align;
 import finebore.drawing.Drawing.Box;
 import finebore.drawing.Drawing.Item;
 import finebore.drawing.Drawing.Label;
 import finebore.drawing.Drawing.Outline;
-import finebore.drawing.Drawing.Vertex;
 import finebore.planning.SeatOutcome;
 import finebore.seat.Seat;
 import finebore.seat.ShownElement;
@@ -46,25 +44,33 @@ public final class SectionDrawing {
   private final List<Item> items = new ArrayList<>();
   private final Box window;
 
-  private SectionDrawing(SeatOutcome seat, Words words, double scale) {
+  private SectionDrawing(SeatOutcome seat, Words words, double scale, Box window) {
     this.seat = seat;
     this.words = words;
     this.scale = scale;
-    this.window = window(seat);
+    this.window = window;
   }
 
   /**
    * Draws a seat.
    *
    * @param scale how many times its size it is to be seen at, so that words come out legible
+   * @param liftMm how far the valve stands open
    */
-  public static Drawing of(SeatOutcome seat, Words words, double scale) {
-    return new SectionDrawing(seat, words, scale).draw(true);
+  public static Drawing of(SeatOutcome seat, Words words, double scale, double liftMm) {
+    SectionDrawing drawing =
+        new SectionDrawing(
+            seat, words, scale, window(seat).grown(0, 0, 0, Math.max(0, liftMm - 1)));
+    drawing.items.addAll(SectionScene.finished(seat, liftMm).items(drawing.window, true));
+    drawing.dimensions();
+    return new Drawing(
+        drawing.items, drawing.window, drawing.window.grown(0, 0, drawing.labelsMm(), 0));
   }
 
   /** The same without dimensions, for a screen that says them elsewhere. */
-  public static Drawing plain(SeatOutcome seat, Words words) {
-    return new SectionDrawing(seat, words, 1).draw(false);
+  public static Drawing plain(SeatOutcome seat) {
+    Box window = window(seat);
+    return new Drawing(SectionScene.finished(seat, 0).items(window, true), window, window);
   }
 
   /**
@@ -73,32 +79,17 @@ public final class SectionDrawing {
    * @param place which operation, from 0
    * @param reachedMm depth below the head face that was read, where it was
    */
-  public static Drawing step(SeatOutcome seat, Words words, int place, OptionalDouble reachedMm) {
-    return new SectionDrawing(seat, words, 1).drawStep(place, reachedMm);
-  }
-
-  private Drawing drawStep(int place, OptionalDouble reachedMm) {
-    Profile before = seat.cut().cutting().metalAfter(place).wall();
-    Profile after = seat.cut().cutting().metalAfter(place + 1).wall();
-    items.add(new Outline(DrawingLayer.REMOVED, metal(before), true));
-    items.add(new Outline(DrawingLayer.METAL, metal(after), true));
-    items.add(open(DrawingLayer.FOUND, before));
-    items.add(open(DrawingLayer.PLANNED, seat.cut().fit().seat().profile()));
-    items.add(open(DrawingLayer.FINISHED, after));
-    reachedMm.ifPresent(mm -> line(DrawingLayer.CONTACT, window.minX(), -mm, window.maxX(), -mm));
+  public static Drawing step(SeatOutcome seat, int place, OptionalDouble reachedMm) {
+    Box window = window(seat);
+    List<Item> items = new ArrayList<>(SectionScene.operation(seat, place).items(window, true));
+    reachedMm.ifPresent(
+        mm ->
+            items.add(
+                Outline.line(
+                    DrawingLayer.REACHED,
+                    new Point(window.minX(), -mm),
+                    new Point(window.maxX(), -mm))));
     return new Drawing(items, window, window);
-  }
-
-  private void reached(double mm) {
-    line(DrawingLayer.CONTACT, window.minX(), -mm, window.maxX(), -mm);
-    items.add(
-        new Label(
-            DrawingLayer.CONTACT,
-            window.minX() + 0.4,
-            -mm + 0.35,
-            0.6,
-            words.text("drawing.reached", "depth", length(mm)),
-            Align.LEFT));
   }
 
   private static Box window(SeatOutcome seat) {
@@ -116,61 +107,8 @@ public final class SectionDrawing {
         top);
   }
 
-  private Drawing draw(boolean dimensions) {
-    Profile found = seat.cut().metal().section().profile();
-    Profile finished = seat.cut().fit().seat().profile();
-    items.add(new Outline(DrawingLayer.REMOVED, metal(found), true));
-    items.add(new Outline(DrawingLayer.METAL, metal(finished), true));
-    items.add(open(DrawingLayer.FOUND, found));
-    items.add(open(DrawingLayer.PLANNED, seat.cut().ideal().profile()));
-    seat.cut().fit().restMm().ifPresent(this::valve);
-    items.add(open(DrawingLayer.FINISHED, finished));
-    seat.cut().fit().seated().ifPresent(s -> contact(s.contact()));
-    if (window.minX() == 0) {
-      line(DrawingLayer.AXIS, 0, window.minY(), 0, window.maxY());
-    }
-    if (!dimensions) {
-      return new Drawing(items, window, window);
-    }
-    dimensions();
-    return new Drawing(items, window, window.grown(0, 0, labelsMm(), 0));
-  }
-
-  private static Outline open(DrawingLayer layer, Profile wall) {
-    return new Outline(layer, Arcs.of(wall.points()), false);
-  }
-
-  /** Metal outside a wall, closed past the window. */
-  private List<Vertex> metal(Profile wall) {
-    List<Vertex> outline = new ArrayList<>(Arcs.of(wall.points()));
-    double far =
-        Math.max(window.maxX(), wall.points().stream().mapToDouble(Point::r).max().orElse(0)) + 1;
-    Point last = wall.points().getLast();
-    outline.add(new Vertex(far, last.z(), 0));
-    outline.add(new Vertex(far, wall.points().getFirst().z(), 0));
-    return outline;
-  }
-
-  private void valve(double restMm) {
-    SeatFit fit = seat.cut().fit();
-    List<Vertex> outline = new ArrayList<>(Arcs.of(fit.valve().profile().raised(restMm).points()));
-    Vertex last = outline.getLast();
-    outline.add(new Vertex(0, last.y(), 0));
-    outline.add(new Vertex(0, outline.getFirst().y(), 0));
-    items.add(new Outline(DrawingLayer.VALVE, outline, true));
-  }
-
-  private void contact(Contact contact) {
-    line(
-        DrawingLayer.CONTACT,
-        contact.outer().r(),
-        contact.outer().z(),
-        contact.inner().r(),
-        contact.inner().z());
-  }
-
-  private void line(DrawingLayer layer, double x0, double y0, double x1, double y1) {
-    items.add(new Outline(layer, List.of(new Vertex(x0, y0, 0), new Vertex(x1, y1, 0)), false));
+  private void line(double x0, double y0, double x1, double y1) {
+    items.add(Outline.line(DrawingLayer.DIMENSIONS, new Point(x0, y0), new Point(x1, y1)));
   }
 
   /** What a leader points at, and what it says. */
@@ -275,18 +213,8 @@ public final class SectionDrawing {
     for (int k = 0; k < sorted.size(); k++) {
       Note note = sorted.get(k);
       double y = top - k * step;
-      line(
-          DrawingLayer.DIMENSIONS,
-          note.at().r(),
-          note.at().z(),
-          window.maxX() - 1 / scale,
-          y + capital / 2);
-      line(
-          DrawingLayer.DIMENSIONS,
-          window.maxX() - 1 / scale,
-          y + capital / 2,
-          x - 0.8 / scale,
-          y + capital / 2);
+      line(note.at().r(), note.at().z(), window.maxX() - 1 / scale, y + capital / 2);
+      line(window.maxX() - 1 / scale, y + capital / 2, x - 0.8 / scale, y + capital / 2);
       items.add(new Label(DrawingLayer.DIMENSIONS, x, y, capital, note.text(), Align.LEFT));
     }
   }

@@ -1,11 +1,14 @@
 package finebore.card;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.offset;
 
 import finebore.formats.JobFile;
 import finebore.formats.PracticeFiles;
+import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.machine.RunSheet;
+import finebore.planning.SeatOutcome;
 import finebore.units.Units;
 import finebore.words.Language;
 import finebore.words.Words;
@@ -14,6 +17,7 @@ import finebore.work.WorkEntry.Taken;
 import finebore.work.WorkLog;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
@@ -58,6 +62,80 @@ class JobCardTest {
 
   private static String text(Job job, Set<CardPart> parts) throws IOException {
     return String.join("\n", pages(card(job, Language.ENGLISH, CardSize.A4, parts)));
+  }
+
+  /** Lines of two ends with a width of their own, as the page's content has them, in points. */
+  private static List<double[]> lines(byte[] content, double widthPt) {
+    List<double[]> lines = new ArrayList<>();
+    List<Double> numbers = new ArrayList<>();
+    double width = 1;
+    double[] from = null;
+    double[] to = null;
+    for (String token : new String(content, StandardCharsets.ISO_8859_1).trim().split("\\s+")) {
+      if (token.matches("-?[0-9.]+")) {
+        numbers.add(Double.parseDouble(token));
+        continue;
+      }
+      int n = numbers.size();
+      switch (token) {
+        case "w" -> width = numbers.getLast();
+        case "m" -> {
+          from = new double[] {numbers.get(n - 2), numbers.get(n - 1)};
+          to = null;
+        }
+        case "l" -> {
+          // A second piece makes it more than a line.
+          from = to == null ? from : null;
+          to = new double[] {numbers.get(n - 2), numbers.get(n - 1)};
+        }
+        case "S" -> {
+          if (from != null && to != null && Math.abs(width - widthPt) < 0.01) {
+            lines.add(new double[] {from[0], from[1], to[0], to[1]});
+          }
+        }
+        default -> {
+          // Colours, dashes and words.
+        }
+      }
+      numbers.clear();
+    }
+    return lines;
+  }
+
+  @Test
+  void lengthsAreMeasuredAgainFromThePage() throws IOException {
+    byte[] pdf = card(JOB, Language.ENGLISH, CardSize.A4, CardPart.usual());
+    double perMm = 3 * 72 / 25.4;
+    List<Double> widths = new ArrayList<>();
+    try (PdfReader reader = new PdfReader(pdf)) {
+      for (int page = 1; page <= reader.getNumberOfPages(); page++) {
+        // The contact is the one thing drawn a millimetre wide.
+        for (double[] line : lines(reader.getPageContent(page), 72 / 25.4)) {
+          widths.add(Math.hypot(line[2] - line[0], line[3] - line[1]) / perMm);
+        }
+      }
+    }
+    List<Double> wanted = new ArrayList<>();
+    for (String label : List.of("I1", "E1")) {
+      SeatPlace place =
+          JOB.engine().seats().stream()
+              .filter(p -> p.label().equals(label))
+              .findFirst()
+              .orElseThrow();
+      wanted.add(
+          SeatOutcome.of(JOB, place, JOB.planOf(place))
+              .cut()
+              .fit()
+              .seated()
+              .orElseThrow()
+              .contact()
+              .widthMm());
+    }
+    assertThat(wanted.get(0)).isNotEqualTo(wanted.get(1));
+    assertThat(widths).hasSize(2);
+    for (int k = 0; k < 2; k++) {
+      assertThat(widths.get(k)).isCloseTo(wanted.get(k), offset(0.001));
+    }
   }
 
   @Test

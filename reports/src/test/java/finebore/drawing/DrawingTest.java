@@ -194,7 +194,7 @@ class DrawingTest {
 
   @Test
   void anSvgIsWellFormedAndToScale() throws Exception {
-    String svg = JobDrawings.svg(JOB.withName("A <&> B"), I1, WORDS);
+    String svg = JobDrawings.svg(JOB.withName("A <&> B"), I1, WORDS, 0);
     Document document =
         DocumentBuilderFactory.newInstance()
             .newDocumentBuilder()
@@ -225,13 +225,13 @@ class DrawingTest {
   @Test
   void aStepShowsWhatItRemoves() {
     SeatOutcome seat = SeatOutcome.of(JOB, I1, JOB.planOf(I1));
-    Drawing drawing = SectionDrawing.step(seat, WORDS, 1, OptionalDouble.of(8.2));
+    Drawing drawing = SectionDrawing.step(seat, 1, OptionalDouble.of(8.2));
     assertThat(drawing.items())
         .extracting(Drawing.Item::layer)
-        .contains(DrawingLayer.REMOVED, DrawingLayer.FINISHED, DrawingLayer.CONTACT);
+        .contains(DrawingLayer.REMOVED, DrawingLayer.FINISHED, DrawingLayer.REACHED);
     Outline reached =
         drawing.items().stream()
-            .filter(i -> i.layer() == DrawingLayer.CONTACT && i instanceof Outline)
+            .filter(i -> i.layer() == DrawingLayer.REACHED && i instanceof Outline)
             .map(Outline.class::cast)
             .findFirst()
             .orElseThrow();

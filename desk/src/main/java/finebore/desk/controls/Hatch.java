@@ -1,4 +1,4 @@
-package finebore.desk.plan;
+package finebore.desk.controls;
 
 import java.util.HashMap;
 import java.util.Map;

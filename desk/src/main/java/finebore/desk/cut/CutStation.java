@@ -419,12 +419,11 @@ public final class CutStation extends BorderPane {
                 step.operation().isPresent() && step.kind() != StepKind.CONTACT
                     ? SectionDrawing.step(
                         seat,
-                        session.words(),
                         step.operation().getAsInt(),
                         step.kind() == StepKind.FORM
                             ? work.value(step, ReadBack.SEAT_DEPTH)
                             : OptionalDouble.empty())
-                    : SectionDrawing.plain(seat, session.words()));
+                    : SectionDrawing.plain(seat));
   }
 
   private void showAlike(RunStep step) {

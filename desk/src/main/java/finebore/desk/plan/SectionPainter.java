@@ -1,16 +1,15 @@
 package finebore.desk.plan;
 
+import finebore.desk.controls.DrawingPainter;
 import finebore.desk.controls.Ink;
 import finebore.desk.session.SeatView;
 import finebore.desk.theme.Palette;
 import finebore.desk.theme.Theme;
-import finebore.flow.Gate;
+import finebore.drawing.Drawing.Box;
 import finebore.flow.Loss;
 import finebore.flow.Losses;
 import finebore.reports.AirColours;
-import finebore.seat.SeatSection;
 import finebore.section.Point;
-import finebore.section.Profile;
 import finebore.words.UnitSystem;
 import java.util.ArrayList;
 import java.util.List;
@@ -21,10 +20,7 @@ import javafx.scene.paint.Color;
 import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.text.TextAlignment;
 
-/**
- * Draws the section: metal, what goes, the valve, where it touches, the gate and what holds the air
- * up.
- */
+/** Draws the section, and over it what holds the air up. */
 final class SectionPainter {
 
   /** Shares below this are not drawn as beads. */
@@ -58,27 +54,17 @@ final class SectionPainter {
     g.setFill(palette.paper());
     g.fillRect(0, 0, sheet.width(), sheet.height());
     air.ifPresent(a -> a.paint(sheet));
-    axis();
-    SeatSection section = work.shown().seat();
-    metal(section.profile());
-    MetalPainter about = new MetalPainter(sheet);
-    about.rings();
-    if (!work.showFound()) {
-      difference();
-    }
-    about.runout();
-    about.water();
-    valve(liftMm);
-    contact();
+    Box window = new Box(frame.r(0), frame.z(sheet.height()), frame.r(sheet.width()), frame.z(0));
+    new DrawingPainter(g, palette, frame.scale(), frame.originX(), frame.originY())
+        .paint(work.scene(liftMm).items(window, false));
+    axisName();
     if (liftMm > 0 && work.shown().seated().isPresent()) {
-      Losses losses = work.shown().lossesAt(liftMm);
-      gate(losses.gate());
       if (air.isPresent()) {
         colourScale(air.get());
         scaleBar();
         return;
       }
-      beads(losses);
+      beads(work.shown().lossesAt(liftMm));
       words(
           work.words().text("section.legend"),
           sheet.width() - 8,
@@ -106,14 +92,9 @@ final class SectionPainter {
     words(air.scaleEnd(), x + length + 5, middle, palette.text(), TextAlignment.LEFT);
   }
 
-  private void axis() {
+  private void axisName() {
     double x = frame.x(0);
     if (x > 0 && x < sheet.width()) {
-      g.setStroke(palette.muted());
-      g.setLineWidth(1);
-      g.setLineDashes(14, 4, 3, 4);
-      g.strokeLine(x, 0, x, sheet.height());
-      g.setLineDashes();
       words(
           work.words().text("section.axis"),
           x + 4,
@@ -121,97 +102,6 @@ final class SectionPainter {
           palette.muted(),
           TextAlignment.LEFT);
     }
-  }
-
-  private void metal(Profile wall) {
-    List<Point> ring = new ArrayList<>(wall.points());
-    double far = Math.max(frame.r(sheet.width()) + 5, wall.points().getFirst().r());
-    double bottom = Math.min(frame.z(sheet.height()) - 5, wall.points().getLast().z());
-    ring.addFirst(new Point(far, wall.points().getFirst().z()));
-    ring.add(new Point(wall.points().getLast().r(), bottom));
-    ring.add(new Point(far, bottom));
-    sheet.path(ring, true);
-    g.setFill(palette.iron());
-    g.fill();
-    g.setFill(Hatch.of(palette.hatch(), true, 9, 1));
-    g.fill();
-    sheet.path(ring.subList(0, ring.size() - 1), false);
-    g.setStroke(palette.edge());
-    g.setLineWidth(1.8);
-    g.stroke();
-  }
-
-  private void difference() {
-    for (List<Point> outline : work.difference().removed()) {
-      sheet.path(outline, true);
-      g.setFill(palette.vermilionWash().deriveColor(0, 1, 1, 0.65));
-      g.fill();
-      g.setFill(Hatch.of(palette.vermilion(), false, 6, 1.2));
-      g.fill();
-    }
-    for (List<Point> outline : work.plan().cut().lacking().outlines()) {
-      sheet.path(outline, true);
-      g.setFill(palette.amber().deriveColor(0, 1, 1, 0.25));
-      g.fill();
-    }
-    sheet.path(work.plan().cutting().metalAfter(0).wall().points(), false);
-    g.setStroke(palette.vermilion());
-    g.setLineWidth(1.3);
-    g.setLineDashes(2, 4);
-    g.stroke();
-    g.setLineDashes();
-  }
-
-  private void valve(double liftMm) {
-    Profile wall = work.shown().valveAt(liftMm);
-    List<Point> ring = new ArrayList<>(wall.points());
-    ring.addFirst(new Point(0, wall.points().getFirst().z()));
-    ring.add(new Point(0, wall.points().getLast().z()));
-    sheet.path(ring, true);
-    g.setFill(palette.brass().deriveColor(0, 1, 1, 0.85));
-    g.fill();
-    sheet.path(ring.subList(0, ring.size() - 1), false);
-    g.setStroke(palette.brassEdge());
-    g.setLineWidth(1.8);
-    g.stroke();
-    if (liftMm > 0.05) {
-      sheet.path(work.shown().valveAt(0).points(), false);
-      g.setStroke(palette.brassEdge());
-      g.setLineWidth(1);
-      g.setLineDashes(6, 4);
-      g.stroke();
-      g.setLineDashes();
-    }
-  }
-
-  private void contact() {
-    work.shown()
-        .seated()
-        .ifPresent(
-            seated -> {
-              g.setStroke(palette.blue());
-              g.setLineWidth(6);
-              Point a = seated.contact().inner();
-              Point b = seated.contact().outer();
-              g.strokeLine(frame.x(a.r()), frame.y(a.z()), frame.x(b.r()), frame.y(b.z()));
-            });
-  }
-
-  private void gate(Gate gate) {
-    double x1 = frame.x(gate.onMetal().r());
-    double y1 = frame.y(gate.onMetal().z());
-    double x2 = frame.x(gate.onValve().r());
-    double y2 = frame.y(gate.onValve().z());
-    g.setStroke(palette.text());
-    g.setLineWidth(2);
-    g.setLineDashes(5, 4);
-    g.strokeLine(x1, y1, x2, y2);
-    g.setLineDashes();
-    double length = Math.max(1, Math.hypot(x2 - x1, y2 - y1));
-    double nx = -(y2 - y1) / length * 6;
-    double ny = (x2 - x1) / length * 6;
-    g.strokeLine(x1 - nx, y1 - ny, x1 + nx, y1 + ny);
-    g.strokeLine(x2 - nx, y2 - ny, x2 + nx, y2 + ny);
   }
 
   /** One bead per place; shares of several causes at the same corner count together. */

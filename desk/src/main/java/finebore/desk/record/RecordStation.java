@@ -196,7 +196,7 @@ public final class RecordStation extends BorderPane {
   }
 
   private byte[] svg() {
-    return JobDrawings.svg(session.job(), session.seat().get(), session.words())
+    return JobDrawings.svg(session.job(), session.seat().get(), session.words(), 0)
         .getBytes(StandardCharsets.UTF_8);
   }
 

@@ -3,6 +3,7 @@ package finebore.desk.session;
 import finebore.calibration.PredictionConfidence;
 import finebore.calibration.TestBook;
 import finebore.cutting.SectionDifference;
+import finebore.drawing.SectionScene;
 import finebore.flow.FlowChange;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Group;
@@ -130,6 +131,13 @@ public record SeatView(
         findings,
         book,
         confidence);
+  }
+
+  /** What is looked at, to be drawn with the valve at a lift. */
+  public SectionScene scene(double liftMm) {
+    return showFound
+        ? SectionScene.found(plan.outcome(), shown.fit(), liftMm)
+        : SectionScene.after(plan.outcome(), steps, shown.fit(), difference, liftMm);
   }
 
   public UnitSystem units() {
