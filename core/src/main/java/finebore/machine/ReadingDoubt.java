@@ -3,12 +3,16 @@ package finebore.machine;
 import finebore.code.Coded;
 import finebore.job.Job;
 import finebore.machine.RunStep.Target;
+import finebore.planning.SeatOutcome;
+import finebore.study.ReadingKind;
 import finebore.units.Dimension;
 import finebore.work.ReadBack;
 import finebore.work.WorkEntry;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.DoubleStream;
 
 /** Why a reading is questioned before it is kept. It can be kept all the same. */
 public enum ReadingDoubt implements Coded {
@@ -26,6 +30,17 @@ public enum ReadingDoubt implements Coded {
 
   /** How near the other unit must come to be meant, as a share. */
   private static final double NEAR = 0.05;
+
+  /** Dial and lapped ring are small: they jump by this, mm, or by this share of what they were. */
+  private static final double SMALL_JUMP_MM = 0.15;
+
+  private static final double SMALL_SHARE = 0.5;
+
+  /** No port holds more above the best of the others, as a share; common practice, no source. */
+  private static final double MORE_HELD = 0.25;
+
+  /** Weather moves the room's pressure by less in a day, Pa; common practice, no source. */
+  private static final double AMBIENT_LEAP_PA = 3000;
 
   @Override
   public String code() {
@@ -53,6 +68,86 @@ public enum ReadingDoubt implements Coded {
     }
     boolean inInches = isNear(value * INCH_MM, wanted) || isNear(value / INCH_MM, wanted);
     return Optional.of(inInches ? OTHER_UNIT : JUMP);
+  }
+
+  /**
+   * Looks at what was written down of a seal before it is kept: dial, lapped ring, vacuum. They are
+   * held against what was read of the same kind before, first of the same seat, then of the other
+   * seats of its port; a ring that nobody has read against the contact that the plan leaves.
+   *
+   * @param value in the core's unit
+   */
+  public static Optional<ReadingDoubt> ofSeal(
+      Job job, SeatOutcome seat, ReadBack what, double value) {
+    OptionalDouble before = expectedOfSeal(job, seat, what);
+    if (before.isEmpty() || isFalling(what)) {
+      return Optional.empty();
+    }
+    double expected = before.getAsDouble();
+    Dimension dimension = what.quantity().dimension();
+    if (dimension == Dimension.BAROMETER) {
+      // A port may leak all it held; it cannot hold much more than the best of them, nor may the
+      // weather leap.
+      double most = what == ReadBack.AMBIENT ? AMBIENT_LEAP_PA : MORE_HELD * expected;
+      boolean leaps =
+          what == ReadBack.AMBIENT ? Math.abs(value - expected) > most : value > expected + most;
+      return leaps ? Optional.of(JUMP) : Optional.empty();
+    }
+    if (Math.abs(value - expected) <= Math.max(SMALL_JUMP_MM, SMALL_SHARE * expected)) {
+      return Optional.empty();
+    }
+    boolean inInches =
+        isNearSmall(value * INCH_MM, expected) || isNearSmall(value / INCH_MM, expected);
+    return Optional.of(inInches ? OTHER_UNIT : JUMP);
+  }
+
+  private static boolean isFalling(ReadBack what) {
+    return what == ReadBack.FALL_DRY || what == ReadBack.FALL_OILED;
+  }
+
+  private static boolean isNearSmall(double value, double wanted) {
+    return Math.abs(value - wanted) <= SMALL_SHARE * wanted;
+  }
+
+  /** What a reading of a seal is held against; empty where there is nothing yet. */
+  public static OptionalDouble expectedOfSeal(Job job, SeatOutcome seat, ReadBack what) {
+    List<ReadBack> alike =
+        switch (what) {
+          case RING_WIDTH_12, RING_WIDTH_3, RING_WIDTH_6, RING_WIDTH_9 -> ReadBack.RING_WIDTHS;
+          case RING_PLACE_12, RING_PLACE_3, RING_PLACE_6, RING_PLACE_9 -> ReadBack.RING_PLACES;
+          // A dry guide may leak most of it: only an oiled one shows what the pump can do.
+          case VACUUM_DRY, VACUUM_OILED -> List.of(ReadBack.VACUUM_OILED);
+          default -> List.of(what);
+        };
+    boolean vacuum = alike.contains(ReadBack.VACUUM_OILED);
+    String port = what == ReadBack.AMBIENT ? "" : seat.place().port().letter();
+    List<WorkEntry> held = job.log().entries().reversed();
+    DoubleStream others =
+        held.stream()
+            .filter(e -> e.seat().startsWith(port))
+            .flatMap(e -> e.taken().stream())
+            .filter(t -> alike.contains(t.what()))
+            .mapToDouble(WorkEntry.Taken::value);
+    if (vacuum) {
+      return others.max();
+    }
+    OptionalDouble own =
+        held.stream()
+            .filter(e -> e.seat().equals(seat.place().label()))
+            .flatMap(e -> e.taken().stream())
+            .filter(t -> alike.contains(t.what()))
+            .mapToDouble(WorkEntry.Taken::value)
+            .findFirst();
+    if (own.isPresent()) {
+      return own;
+    }
+    if (alike.contains(ReadBack.RING_WIDTH_12)) {
+      OptionalDouble contact = seat.reading(ReadingKind.CONTACT_WIDTH);
+      if (contact.isPresent()) {
+        return contact;
+      }
+    }
+    return others.findFirst();
   }
 
   private static boolean isLength(ReadBack what) {

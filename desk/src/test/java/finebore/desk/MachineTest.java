@@ -1,6 +1,7 @@
 package finebore.desk;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import finebore.formats.FileProblem;
 import finebore.formats.JobDocument;
@@ -24,6 +25,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import javafx.scene.control.CheckBox;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
@@ -201,6 +204,44 @@ class MachineTest {
     desk.type(KeyCode.ENTER);
     WaitForAsyncUtils.waitForFxEvents(2);
     assertThat(job().log().value(seat, ReadBack.THROAT)).hasValue(38.9);
+  }
+
+  @Test
+  void aRingOfAnotherUnitIsQuestionedOnce() {
+    bare("skarn-1.6", 4);
+    desk.goTo(KeyCode.DIGIT4);
+    desk.runFx(() -> ((ToggleButton) desk.lookup("#view-seal").query()).fire());
+    String seat = desk.session.seat().get().label();
+    desk.enter("seal-ringWidth12", "0.05");
+    assertThat(desk.said()).contains("0.05 mm is far from 1.29 mm", "in the other unit");
+    assertThat(job().log().value(seat, ReadBack.RING_WIDTH_12)).isEmpty();
+    desk.type(KeyCode.ENTER);
+    WaitForAsyncUtils.waitForFxEvents(2);
+    assertThat(job().log().value(seat, ReadBack.RING_WIDTH_12)).hasValue(0.05);
+  }
+
+  /** A gauge that says its unit honestly is understood in either. */
+  @Test
+  void theUnitKeyOfAGaugeChangesNothingThatIsKept() {
+    bare("skarn-1.6", 4);
+    upTo(ReadBack.THROAT);
+    desk.goTo(KeyCode.DIGIT3);
+    RunStep step = current();
+    double wanted = step.target(ReadBack.THROAT).orElseThrow().wanted().orElseThrow();
+    desk.runFx(() -> key("#cut-unit-key").fire());
+    desk.press("#cut-press");
+    WaitForAsyncUtils.waitForFxEvents(2);
+    assertThat(job().log().value(step.seat().label(), ReadBack.THROAT).orElseThrow())
+        .isCloseTo(wanted, within(0.1));
+    desk.runFx(() -> key("#cut-unit-key").fire());
+  }
+
+  private MenuItem key(String id) {
+    MenuButton menu = desk.lookup("#cut-faults").query();
+    return menu.getItems().stream()
+        .filter(i -> ("#" + i.getId()).equals(id))
+        .findFirst()
+        .orElseThrow();
   }
 
   @Test

@@ -15,6 +15,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
@@ -68,8 +69,18 @@ final class GaugeBar extends HBox {
       item.setOnAction(e -> gauges.fail(fault));
       faults.getItems().add(item);
     }
+    faults.getItems().add(new SeparatorMenuItem());
+    faults.getItems().add(key("cut-unit-key", "cut.unitKey", gauges::switchUnit));
+    faults.getItems().add(key("cut-zero-key", "cut.zeroKey", gauges::zero));
     getChildren().setAll(gauge, press, faults);
     getChildren().forEach(n -> ((Region) n).setMinWidth(Region.USE_PREF_SIZE));
+  }
+
+  private MenuItem key(String id, String words, Runnable pressed) {
+    MenuItem item = new MenuItem(session.say(words));
+    item.setId(id);
+    item.setOnAction(e -> pressed.run());
+    return item;
   }
 
   /** Listens to the gauge as long as someone looks. */

@@ -5,6 +5,7 @@ import finebore.code.Term;
 import finebore.desk.controls.EntryCell;
 import finebore.desk.controls.EntryField;
 import finebore.desk.controls.Grammar;
+import finebore.desk.session.DoubtWords;
 import finebore.desk.session.GaugeSession;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.WorkSession;
@@ -184,17 +185,8 @@ final class ReadingRow extends VBox {
   }
 
   private String why(ReadingDoubt doubt, double value) {
-    Words words = session.words();
-    var dimension = target.what().quantity().dimension();
     double expected = ReadingDoubt.expected(session.job(), step, target.what()).orElse(value);
-    return words.text(
-        doubt.code() + ".why",
-        "value",
-        words.figure(dimension, value),
-        "expected",
-        words.figure(dimension, expected),
-        "other",
-        words.figure(dimension, ReadingDoubt.inOtherUnit(value, expected)));
+    return DoubtWords.why(doubt, target.what(), value, expected, session.words());
   }
 
   /** Lays a simulated gauge on it. */

@@ -1,7 +1,10 @@
 package finebore.desk.prove;
 
+import finebore.code.RuleViolation;
+import finebore.code.Term;
 import finebore.desk.controls.EntryField;
 import finebore.desk.controls.Grammar;
+import finebore.desk.session.DoubtWords;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.SealSession;
 import finebore.desk.session.WorkSession;
@@ -10,6 +13,8 @@ import finebore.instruments.SimulatedVacuum;
 import finebore.instruments.VacuumRun;
 import finebore.job.Engine.SeatPlace;
 import finebore.machine.PortSeal;
+import finebore.machine.ReadingDoubt;
+import finebore.planning.SeatOutcome;
 import finebore.seal.GuideState;
 import finebore.seal.SealVerdict;
 import finebore.seal.VacuumReading;
@@ -63,6 +68,11 @@ final class SealPane extends BorderPane {
   private final Map<ReadBack, EntryField<OptionalDouble>> fields = new LinkedHashMap<>();
   private final Timeline looking;
   private String said = "";
+
+  /** What was asked about: entered again, it is meant. */
+  private record Asked(SeatPlace seat, ReadBack what, double value) {}
+
+  private Optional<Asked> questioned = Optional.empty();
 
   SealPane(JobSession session, WorkSession work, SealSession seal, Supplier<Palette> palette) {
     this.session = session;
@@ -199,11 +209,30 @@ final class SealPane extends BorderPane {
             Grammar.optional(what.quantity()),
             session::words,
             session.messages(),
-            (gesture, value) ->
-                value.ifPresent(v -> work.read(here(), here().label() + ":seal", what, v, "", "")));
+            (gesture, value) -> value.ifPresent(v -> keep(what, v)));
     field.named(session.words().label(what));
     fields.put(what, field);
     return field;
+  }
+
+  private void keep(ReadBack what, double value) {
+    Asked now = new Asked(here(), what, value);
+    if (!Optional.of(now).equals(questioned)) {
+      Optional<String> doubt =
+          work.sheet().outcome(here()).flatMap(seat -> doubt(seat, what, value));
+      if (doubt.isPresent()) {
+        questioned = Optional.of(now);
+        throw RuleViolation.of("questioned").with("why", Term.quote(doubt.get()));
+      }
+    }
+    questioned = Optional.empty();
+    work.read(here(), here().label() + ":seal", what, value, "", "");
+  }
+
+  private Optional<String> doubt(SeatOutcome seat, ReadBack what, double value) {
+    double expected = ReadingDoubt.expectedOfSeal(session.job(), seat, what).orElse(value);
+    return ReadingDoubt.ofSeal(session.job(), seat, what, value)
+        .map(d -> DoubtWords.why(d, what, value, expected, session.words()));
   }
 
   private SeatPlace here() {

@@ -30,6 +30,7 @@ public final class GaugeSession {
   private String portName = "";
   private Optional<SimulatedGauge.Fault> next = Optional.empty();
   private Optional<Message> trouble = Optional.empty();
+  private boolean inches;
   private int lastCount = -1;
   private String lastGauge = "";
 
@@ -67,6 +68,25 @@ public final class GaugeSession {
     next = Optional.of(fault);
   }
 
+  /** Presses the unit key of the simulated gauges: they show and send the other unit. */
+  public void switchUnit() {
+    inches = !inches;
+    simulated.values().forEach(SimulatedGauge::switchUnit);
+  }
+
+  /** Zeroes the simulated gauges. */
+  public void zero() {
+    simulated.values().forEach(SimulatedGauge::zero);
+  }
+
+  private SimulatedGauge fresh(SimulatedGauge.Kind kind) {
+    SimulatedGauge gauge = new SimulatedGauge(kind, kind.ordinal() + 7L);
+    if (inches) {
+      gauge.switchUnit();
+    }
+    return gauge;
+  }
+
   /** What a gauge sent by itself, if it did. */
   public Optional<GaugeReading> poll() {
     if (port.isEmpty()) {
@@ -92,8 +112,7 @@ public final class GaugeSession {
     if (expected.isEmpty()) {
       return Optional.empty();
     }
-    SimulatedGauge gauge =
-        simulated.computeIfAbsent(kind(what), k -> new SimulatedGauge(k, k.ordinal() + 7L));
+    SimulatedGauge gauge = simulated.computeIfAbsent(kind(what), this::fresh);
     next.ifPresent(gauge::fail);
     boolean lost = next.equals(Optional.of(SimulatedGauge.Fault.LOST_LINK));
     next = Optional.empty();
