@@ -115,7 +115,7 @@ final class SeatSteps {
         Message.of(StepKind.GUIDE),
         OptionalInt.empty(),
         lines,
-        List.of(Target.kept(ReadBack.GUIDE_BORE)),
+        List.of(Target.kept(ReadBack.GUIDE_BORE), Target.kept(ReadBack.GUIDE_HEIGHT)),
         Optional.of(Message.of("run.guide.check")),
         Optional.empty());
   }

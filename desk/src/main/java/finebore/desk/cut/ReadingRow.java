@@ -196,6 +196,8 @@ final class ReadingRow extends VBox {
       expected =
           switch (target.what()) {
             case GUIDE_BORE -> SetUp.guideBoreMm(session.job(), step.seat());
+            // A simulated head has its guides stand as is usual.
+            case GUIDE_HEIGHT -> OptionalDouble.of(14);
             case SEAT_RUNOUT -> OptionalDouble.of(0.02);
             case MARGIN -> target.least();
             default -> OptionalDouble.empty();
