@@ -5,6 +5,7 @@ import finebore.flow.Calibration;
 import finebore.flow.Spread;
 import finebore.job.Job;
 import finebore.job.Port;
+import finebore.study.SeatStudy;
 import java.util.Optional;
 
 /**
@@ -13,13 +14,12 @@ import java.util.Optional;
  *
  * @param fit the calibration, if a test lets one be made
  * @param score of predictions past
- * @param spread standard deviation of a predicted flow, as a share, for each band
  */
-public record PredictionConfidence(Optional<ModelFit> fit, Score score, Spread spread) {
+public record PredictionConfidence(Optional<ModelFit> fit, Score score) {
 
   /** Nothing on the bench yet. */
   public static final PredictionConfidence UNCALIBRATED =
-      new PredictionConfidence(Optional.empty(), Score.NONE, Spread.UNLEARNT);
+      new PredictionConfidence(Optional.empty(), Score.NONE);
 
   /**
    * What was assumed beforehand counts like so many misses; a choice: two bands' worth of lifts
@@ -48,23 +48,35 @@ public record PredictionConfidence(Optional<ModelFit> fit, Score score, Spread s
       return UNCALIBRATED;
     }
     Optional<ModelFit> fit = ModelFit.of(book.job(), port, known);
-    Score score = Score.of(book, port, fit);
-    if (fit.isEmpty()) {
-      return new PredictionConfidence(fit, score, Spread.UNLEARNT);
-    }
-    double left = fit.get().fit().spread();
-    return new PredictionConfidence(
-        fit,
-        score,
-        new Spread(
-            learnt(score, Band.LOW, left),
-            learnt(score, Band.MID, left),
-            learnt(score, Band.HIGH, left)));
+    return new PredictionConfidence(fit, Score.of(book, port, fit));
+  }
+
+  /** Standard deviation of the flow after a change of any kind, as a share, for each band. */
+  public Spread spread() {
+    return spread(Spread.UNLEARNT);
+  }
+
+  /**
+   * The same after a change that is known.
+   *
+   * @param before what the model is calibrated on, or the flow is compared with
+   */
+  public Spread spread(SeatStudy before, SeatStudy after) {
+    return spread(
+        ChangeKind.spread(
+            ChangeKind.between(before.pairing(), after.pairing()), after.setting().direction()));
+  }
+
+  private Spread spread(Spread assumed) {
+    return fit.isEmpty()
+        ? assumed
+        : new Spread(
+            learnt(Band.LOW, assumed), learnt(Band.MID, assumed), learnt(Band.HIGH, assumed));
   }
 
   /** Root of the mean square of what was assumed and what was missed by, by their numbers. */
-  private static double learnt(Score score, Band band, double left) {
-    double assumed = Math.hypot(left, Spread.UNLEARNT.of(band));
+  private double learnt(Band band, Spread of) {
+    double assumed = Math.hypot(fit.orElseThrow().fit().spread(), of.of(band));
     Score.Figures figures = score.bands().get(band);
     if (figures == null) {
       return assumed;
@@ -82,8 +94,12 @@ public record PredictionConfidence(Optional<ModelFit> fit, Score score, Spread s
     return calibration().isCalibrated();
   }
 
-  /** Standard deviation of a predicted flow, as a share. */
-  public double spreadOfFlow(Band band) {
-    return isCalibrated() ? spread.of(band) : UNCALIBRATED_FLOW;
+  /**
+   * Standard deviation of a predicted flow, as a share.
+   *
+   * @param change of the flow against what the model is calibrated on
+   */
+  public double spreadOfFlow(Band band, Spread change) {
+    return isCalibrated() ? spread(change).of(band) : UNCALIBRATED_FLOW;
   }
 }

@@ -6,6 +6,7 @@ import finebore.bench.SetUp.TestedState;
 import finebore.bench.SetUp.TestedValve;
 import finebore.cutting.Cutting;
 import finebore.flow.Calibration;
+import finebore.flow.Spread;
 import finebore.found.FoundSeat;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
@@ -16,9 +17,11 @@ import finebore.seat.SeatSection;
 import finebore.study.FlowSetting;
 import finebore.study.SeatFit;
 import finebore.study.SeatStudy;
+import finebore.valve.Pairing;
 import finebore.valve.Valve;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /** What the model makes of the seat that a flow test was made on. */
 public final class TestedSeat {
@@ -93,7 +96,9 @@ public final class TestedSeat {
   /** What the model says of a set-up at the standard depression, for a test that is to be run. */
   public static List<FlowTest.Predicted> predict(
       Job job, SetUp setUp, List<Double> liftsMm, PredictionConfidence confidence) {
-    return study(job, setUp, liftsMm, confidence.calibration()).flatMap(SeatStudy::curve).stream()
+    Optional<SeatStudy> study = study(job, setUp, liftsMm, confidence.calibration());
+    Spread change = study.map(s -> change(job, setUp, s)).orElse(Spread.UNLEARNT);
+    return study.flatMap(SeatStudy::curve).stream()
         .flatMap(curve -> curve.points().stream())
         .map(
             p ->
@@ -101,7 +106,15 @@ public final class TestedSeat {
                     p.liftMm(),
                     p.flowM3s(),
                     confidence.spreadOfFlow(
-                        job.test().bands().of(p.liftMm(), setUp.valve().headDiameterMm()))))
+                        job.test().bands().of(p.liftMm(), setUp.valve().headDiameterMm()), change)))
         .toList();
+  }
+
+  /** Of what was done since the head was found; another port of the same shape is any change. */
+  private static Spread change(Job job, SetUp setUp, SeatStudy tested) {
+    SeatPlace place = place(job, setUp).orElseThrow();
+    Pairing found = new Pairing(job.foundSeat(place).seat(), job.foundValve(place));
+    Set<ChangeKind> kinds = ChangeKind.between(found, tested.pairing());
+    return kinds.isEmpty() ? Spread.UNLEARNT : ChangeKind.spread(kinds, setUp.direction());
   }
 }

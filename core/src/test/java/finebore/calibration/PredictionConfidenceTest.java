@@ -11,6 +11,7 @@ import finebore.bench.LiftReadings;
 import finebore.bench.SetUp.TestedState;
 import finebore.flow.Bands.Band;
 import finebore.flow.Calibration;
+import finebore.flow.Direction;
 import finebore.flow.FlowCurve;
 import finebore.flow.Spread;
 import finebore.job.Engine.SeatPlace;
@@ -18,10 +19,13 @@ import finebore.job.Job;
 import finebore.job.Port;
 import finebore.planning.PlanStudy;
 import finebore.study.SeatStudy;
+import finebore.valve.Pairing;
+import finebore.valve.Valve;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 /** The model calibrated on a test whose truth is known, its predictions, and what is learnt. */
@@ -112,7 +116,6 @@ class PredictionConfidenceTest {
                                 .bands()
                                 .of(p.liftMm(), next.setUp().valve().headDiameterMm())),
                         within(1e-6)));
-    assertThat(Spread.UNLEARNT.low()).isGreaterThan(Spread.UNLEARNT.high());
     FlowCurve truth =
         TestedSeat.study(TESTED, next.setUp(), JOB.test().liftsMm(), TRUTH)
             .orElseThrow()
@@ -120,6 +123,21 @@ class PredictionConfidenceTest {
             .orElseThrow();
     assertThat(next.predicted().getLast().flowM3s())
         .isCloseTo(truth.points().getLast().flowM3s(), within(1e-7));
+  }
+
+  @Test
+  void aPredictionIsAsSureAsItsKindOfChange() {
+    Pairing planned = JOB.intake().planned();
+    Valve margin = planned.valve().withMarginMm(planned.valve().marginMm() + 0.2);
+    Job job =
+        TESTED.withPlan(
+            PLACE, TESTED.planOf(PLACE).withWanted(new Pairing(planned.seat(), margin)));
+    FlowTest next =
+        NextTest.of(
+            job, PLACE, TestedState.FINISHED, "next", PredictionConfidence.of(job, Port.INTAKE));
+    assertThat(next.predicted().getFirst().spread())
+        .isCloseTo(
+            ChangeKind.spread(Set.of(ChangeKind.MARGIN), Direction.INTAKE).low(), within(1e-6));
   }
 
   @Test
@@ -139,14 +157,15 @@ class PredictionConfidenceTest {
     double expected =
         Math.sqrt((5 * assumed * assumed + low.lifts() * 0.08 * 0.08) / (5 + low.lifts()));
     assertThat(bad.spread().low()).isCloseTo(expected, within(1e-6));
-    assertThat(bad.spreadOfFlow(Band.LOW)).isEqualTo(bad.spread().low());
+    assertThat(bad.spreadOfFlow(Band.LOW, Spread.UNLEARNT)).isEqualTo(bad.spread().low());
     FlowTest piped = missed.bench().tests().getLast();
     Job elsewhere =
         missed.withBench(
             missed.bench().with(piped.withSetUp(piped.setUp().withBoreMm(OptionalDouble.of(120)))));
     assertThat(PredictionConfidence.of(elsewhere, Port.INTAKE).score().misses()).isEmpty();
     assertThat(PredictionConfidence.of(JOB, Port.INTAKE).spread()).isEqualTo(Spread.UNLEARNT);
-    assertThat(PredictionConfidence.of(JOB, Port.INTAKE).spreadOfFlow(Band.LOW)).isEqualTo(0.15);
+    assertThat(PredictionConfidence.of(JOB, Port.INTAKE).spreadOfFlow(Band.LOW, Spread.UNLEARNT))
+        .isEqualTo(0.15);
   }
 
   @Test

@@ -6,6 +6,7 @@ import finebore.flow.Bands.Band;
 import finebore.flow.FlowChange;
 import finebore.flow.LiftPoint;
 import finebore.flow.Loss;
+import finebore.flow.Spread;
 import finebore.job.Port;
 import finebore.planning.AirDemand;
 import finebore.planning.CutSheet;
@@ -298,7 +299,12 @@ public final class StudyText {
       line("");
       line(words.text("report.flow", "seat", seat.place().label()));
       curve(seat);
-      seat.change().ifPresent(this::bands);
+      seat.change()
+          .ifPresent(
+              c ->
+                  bands(
+                      c,
+                      facts.confidence().spread(seat.plan().orElseThrow().found(), seat.study())));
       if (facts.seats().size() == 1) {
         losses(seat);
       }
@@ -367,16 +373,16 @@ public final class StudyText {
     }
   }
 
-  private void bands(FlowChange change) {
+  private void bands(FlowChange change, Spread spread) {
     line(
         words.text(
             "report.uncertainty",
             "low",
-            UnitSystem.fixed(100 * facts.confidence().spread().low(), 1),
+            UnitSystem.fixed(100 * spread.low(), 1),
             "mid",
-            UnitSystem.fixed(100 * facts.confidence().spread().mid(), 1),
+            UnitSystem.fixed(100 * spread.mid(), 1),
             "high",
-            UnitSystem.fixed(100 * facts.confidence().spread().high(), 1)));
+            UnitSystem.fixed(100 * spread.high(), 1)));
     for (Band band : Band.values()) {
       if (change.bands().containsKey(band)) {
         FlowChange.Mean mean = change.bands().get(band);

@@ -39,7 +39,7 @@ public final class AirFit {
   private AirFit() {}
 
   /** One solved lift of one shape; the transport closure's area is NaN where not solved. */
-  private record Row(
+  record Row(
       int shape,
       Direction direction,
       boolean ordinary,
@@ -68,6 +68,7 @@ public final class AirFit {
   /** Runs. */
   public static void main(String[] arguments) throws IOException {
     List<Row> rows = read(Path.of(arguments[0]).resolve("solved.csv"));
+    AirBands bands = new AirBands();
     for (Direction direction : Direction.values()) {
       List<Row> all = rows.stream().filter(r -> r.direction() == direction).toList();
       List<Row> fitted = all.stream().filter(r -> !r.isKeptOut()).toList();
@@ -117,6 +118,7 @@ public final class AirFit {
                 .toList();
         judge(change, of, said::get);
       }
+      bands.print(unseen, said::get);
       judge("gate alone", unseen, Row::gateMm2);
       judge(
           "other closure",

@@ -239,7 +239,7 @@ public final class LiftStrip extends DrawnRegion {
     }
 
     private String spread(Band band) {
-      return UnitSystem.fixed(100 * work.confidence().spread().of(band), 1);
+      return UnitSystem.fixed(100 * work.spread().of(band), 1);
     }
 
     private double shown(double m3s) {
@@ -343,7 +343,7 @@ public final class LiftStrip extends DrawnRegion {
     }
 
     private double spread(Step step) {
-      return work.confidence().spread().of(step.band()) * step.newM3s();
+      return work.spread().of(step.band()) * step.newM3s();
     }
 
     private double solvedChange(Step step) {

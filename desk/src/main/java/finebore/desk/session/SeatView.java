@@ -5,6 +5,7 @@ import finebore.calibration.TestBook;
 import finebore.cutting.SectionDifference;
 import finebore.drawing.SectionScene;
 import finebore.flow.FlowChange;
+import finebore.flow.Spread;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Group;
 import finebore.job.Job;
@@ -138,6 +139,11 @@ public record SeatView(
     return showFound
         ? SectionScene.found(plan.outcome(), shown.fit(), liftMm)
         : SectionScene.after(plan.outcome(), steps, shown.fit(), difference, liftMm);
+  }
+
+  /** How far the plan's flow may lie from what is said, as a share, for each band. */
+  public Spread spread() {
+    return confidence.spread(plan.found(), plan.finished());
   }
 
   public UnitSystem units() {

@@ -1,0 +1,104 @@
+package finebore.calibration;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import finebore.Samples;
+import finebore.flow.Direction;
+import finebore.flow.Spread;
+import finebore.seat.Cut;
+import finebore.seat.Element;
+import finebore.seat.Seat;
+import finebore.valve.Pairing;
+import finebore.valve.Underhead;
+import finebore.valve.Valve;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+
+/** What a change is, and the band round it. */
+class ChangeKindTest {
+
+  private static final Seat SEAT = Samples.fourAngles(0.86);
+  private static final Valve VALVE = Samples.plainValve();
+
+  private static Set<ChangeKind> of(Seat seat) {
+    return ChangeKind.between(new Pairing(SEAT, VALVE), new Pairing(seat, VALVE));
+  }
+
+  private static Set<ChangeKind> of(Valve valve) {
+    return ChangeKind.between(new Pairing(SEAT, VALVE), new Pairing(SEAT, valve));
+  }
+
+  @Test
+  void everyChangeIsOfItsKindAndNoOther() {
+    assertThat(of(SEAT)).isEmpty();
+    assertThat(of(SEAT.withThroatDiameter(SEAT.throatDiameterMm() + 0.0049))).isEmpty();
+    assertThat(of(SEAT.withThroatDiameter(SEAT.throatDiameterMm() + 0.0051)))
+        .containsExactly(ChangeKind.THROAT);
+    assertThat(of(SEAT.withBowl(SEAT.bowlDiameterMm() + 1, SEAT.bowlDepthMm())))
+        .containsExactly(ChangeKind.THROAT);
+    assertThat(of(SEAT.withOutsideDiameterMm(SEAT.outsideDiameterMm() + 0.1)))
+        .containsExactly(ChangeKind.SEAT_OUTSIDE);
+    assertThat(of(SEAT.withDepthMm(SEAT.depthMm() + 0.1))).containsExactly(ChangeKind.TOP_CUT);
+    assertThat(of(VALVE.withMarginMm(VALVE.marginMm() + 0.1))).containsExactly(ChangeKind.MARGIN);
+    assertThat(of(VALVE.withUnderhead(new Underhead(VALVE.underhead().angleDeg() + 1, 8))))
+        .containsExactly(ChangeKind.UNDERHEAD);
+    assertThat(of(VALVE.withHeadDiameterMm(VALVE.headDiameterMm() - 0.5)))
+        .containsExactly(ChangeKind.ANOTHER_SEAT);
+  }
+
+  @Test
+  void cutsAreToldByWhereTheyLie() {
+    int seat = SEAT.sealing();
+    List<Element> all = SEAT.stack().elements();
+    assertThat(of(with(seat, new Cut(45, SEAT.sealingCut().widthMm() + 0.1))))
+        .containsExactly(ChangeKind.SEAT_WIDTH);
+    assertThat(of(with(seat, new Cut(46, SEAT.sealingCut().widthMm()))))
+        .containsExactly(ChangeKind.ANOTHER_SEAT);
+    assertThat(of(with(0, new Cut(28, 1)))).containsExactly(ChangeKind.TOP_CUT);
+    assertThat(of(with(seat + 1, new Cut(61, 1)))).containsExactly(ChangeKind.LOWER_CUT);
+    assertThat(of(SEAT.withCuts(all.subList(0, seat + 1), seat)))
+        .containsExactly(ChangeKind.NO_LOWER_CUT);
+  }
+
+  @Test
+  void aBackCutThatComesIsNotOneThatGoes() {
+    Valve cut =
+        VALVE.withFaceWidthMm(VALVE.faceWidthMm() - 0.5).withBackCuts(List.of(new Cut(30, 0.8)));
+    assertThat(of(cut)).containsExactly(ChangeKind.BACK_CUT);
+    assertThat(ChangeKind.between(new Pairing(SEAT, cut), new Pairing(SEAT, VALVE)))
+        .containsExactly(ChangeKind.NO_BACK_CUT);
+  }
+
+  private static Seat with(int place, Cut cut) {
+    List<Element> elements = new ArrayList<>(SEAT.stack().elements());
+    elements.set(place, cut);
+    return SEAT.withCuts(elements, SEAT.sealing());
+  }
+
+  @Test
+  void bandsAddInQuadratureWithWhatTheClosuresAreApart() {
+    assertThat(ChangeKind.spread(Set.of(), Direction.INTAKE)).isEqualTo(new Spread(0, 0, 0));
+    Spread margin = ChangeKind.spread(Set.of(ChangeKind.MARGIN), Direction.INTAKE);
+    assertThat(margin.low()).isCloseTo(Math.hypot(0.0042, 0.020), within(1e-12));
+    Spread two =
+        ChangeKind.spread(Set.of(ChangeKind.MARGIN, ChangeKind.UNDERHEAD), Direction.EXHAUST);
+    assertThat(two.mid())
+        .isCloseTo(Math.hypot(1.30 * Math.hypot(0.0126, 0.0147), 0.015), within(1e-12));
+    // A back cut is the riskiest thing to say of an exhaust's low lift.
+    assertThat(ChangeKind.spread(Set.of(ChangeKind.BACK_CUT), Direction.EXHAUST).low())
+        .isGreaterThan(
+            3 * ChangeKind.spread(Set.of(ChangeKind.MARGIN), Direction.EXHAUST).low() / 1.1);
+  }
+
+  @Test
+  void allAtOnceIsNoWorseThanAnyTwoSeats() {
+    for (Direction direction : Direction.values()) {
+      Spread all = ChangeKind.spread(EnumSet.allOf(ChangeKind.class), direction);
+      assertThat(all).isEqualTo(ChangeKind.spread(Set.of(ChangeKind.ANOTHER_SEAT), direction));
+    }
+  }
+}
