@@ -13,6 +13,8 @@ import finebore.job.Job;
 import finebore.job.Plan;
 import finebore.job.Port;
 import finebore.planning.PlanStudy;
+import finebore.planning.SeatRoom;
+import finebore.room.Room;
 import finebore.seat.SeatSection;
 import finebore.study.FlowSetting;
 import finebore.study.SeatFit;
@@ -74,7 +76,17 @@ public final class TestedSeat {
             liftsMm,
             job.test().depressionPa(),
             calibration,
-            PlanStudy.portAreaMm2(job, place)));
+            PlanStudy.portAreaMm2(job, place),
+            room(job, place, setUp)));
+  }
+
+  /** The walls round the valve on the bench: its fixture takes the place of the bore. */
+  private static Optional<Room> room(Job job, SeatPlace place, SetUp setUp) {
+    Optional<Room> room =
+        setUp.state().kind() == TestedState.Kind.FOUND
+            ? SeatRoom.found(job, place)
+            : SeatRoom.planned(job, place, job.planOf(place));
+    return room.map(r -> r.inBore(setUp.boreMm().orElse(r.boreMm())));
   }
 
   /** The valve that was on the bench: by its shape, or else the one of the job it can be. */

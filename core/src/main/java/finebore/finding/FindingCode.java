@@ -43,6 +43,8 @@ public enum FindingCode implements Coded {
   OUT_OF_FAMILY("outOfFamily"),
   THROATS_OUT_OF_FAMILY("throatsOutOfFamily"),
   GUIDE_WORN("guideWorn"),
+  PLACES_DISAGREE("placesDisagree"),
+  VALVE_PAST_FIRE_RING("valvePastFireRing"),
   THIN_WALL("thinWall"),
   // What cannot be.
   THROAT_WITHIN_STEM("throatWithinStem"),

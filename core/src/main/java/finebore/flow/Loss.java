@@ -47,6 +47,8 @@ public record Loss(Cause cause, Place place, Point at, double resistancePerMm4, 
     RIDGE,
     /** A widening passage gives pressure back. */
     RECOVERY,
+    /** A wall beside the valve. */
+    WALL,
     /** The port behind the throat. */
     PORT;
 

@@ -1,11 +1,13 @@
 package finebore.flow;
 
 import finebore.flow.estimate.Estimate;
+import finebore.section.Place;
 import finebore.section.Profile;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.function.ToDoubleFunction;
 
 /**
  * The effective area at one lift, and what holds the air up.
@@ -61,6 +63,7 @@ public record Losses(EffectiveArea area, double contraction, double filled, List
    * @param throatAreaMm2 throat less stem, mm2
    * @param portAreaMm2 the same of the seat whose port it is: its loss is told in velocity heads
    *     there, and does not fall when another throat is cut
+   * @param open share of a gate that the walls round the valve leave, above 0
    */
   public record Setting(
       int sealing,
@@ -69,7 +72,28 @@ public record Losses(EffectiveArea area, double contraction, double filled, List
       Direction direction,
       LossCoefficients coefficients,
       Sectors sectors,
-      Calibration calibration) {
+      Calibration calibration,
+      ToDoubleFunction<Gate> open) {
+
+    /** With nothing round the valve. */
+    public Setting(
+        int sealing,
+        double throatAreaMm2,
+        double portAreaMm2,
+        Direction direction,
+        LossCoefficients coefficients,
+        Sectors sectors,
+        Calibration calibration) {
+      this(
+          sealing,
+          throatAreaMm2,
+          portAreaMm2,
+          direction,
+          coefficients,
+          sectors,
+          calibration,
+          gate -> 1);
+    }
 
     /** Resistance of the port, 1/mm4. */
     public double portPerMm4() {
@@ -115,19 +139,32 @@ public record Losses(EffectiveArea area, double contraction, double filled, List
     Estimate.Answer learnt = learnt(metal, valve, setting, smallest);
     double seat = 1 / (learnt.areaMm2() * learnt.areaMm2());
     double shared =
-        parts.stream()
-            .filter(l -> l.cause() != Loss.Cause.PORT)
-            .mapToDouble(Loss::resistancePerMm4)
-            .sum();
-    double total = seat + setting.portPerMm4();
+        parts.stream().filter(l -> !isOutside(l)).mapToDouble(Loss::resistancePerMm4).sum();
+    double open = setting.open().applyAsDouble(smallest);
+    double walls = seat / (open * open) - seat;
+    if (walls > 0) {
+      parts.add(
+          new Loss(
+              Loss.Cause.WALL,
+              Place.on(valve.surfaces().get(smallest.valveSegment())),
+              smallest.onValve(),
+              walls,
+              0));
+    }
+    double total = seat + walls + setting.portPerMm4();
     List<Loss> budget =
         parts.stream()
-            .map(l -> l.cause() == Loss.Cause.PORT ? l : l.times(seat / shared))
+            .map(l -> isOutside(l) ? l : l.times(seat / shared))
             .filter(l -> l.resistancePerMm4() != 0)
             .map(l -> l.withShareOf(total))
             .sorted(Comparator.comparingDouble(Loss::share).reversed())
             .toList();
     return new Losses(area(smallest, learnt, setting), contraction, filled, budget);
+  }
+
+  /** Whether a loss is none of the seat's and valve's own. */
+  private static boolean isOutside(Loss loss) {
+    return loss.cause() == Loss.Cause.PORT || loss.cause() == Loss.Cause.WALL;
   }
 
   /** Gate and effective area alone, without the budget: a tenth of the work. */
@@ -137,7 +174,8 @@ public record Losses(EffectiveArea area, double contraction, double filled, List
   }
 
   private static EffectiveArea area(Gate gate, Estimate.Answer seat, Setting setting) {
-    double resistance = 1 / (seat.areaMm2() * seat.areaMm2()) + setting.portPerMm4();
+    double open = setting.open().applyAsDouble(gate) * seat.areaMm2();
+    double resistance = 1 / (open * open) + setting.portPerMm4();
     return new EffectiveArea(gate, setting.factor() / Math.sqrt(resistance), seat.isKnown());
   }
 

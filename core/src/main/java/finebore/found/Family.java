@@ -39,7 +39,7 @@ public final class Family {
   public static List<Outlier> outliers(Map<String, SeatReadings> seats) {
     List<Outlier> outliers = new ArrayList<>();
     for (Measure measure : Measure.values()) {
-      if (measure.dimension() == Dimension.CLOCK) {
+      if (measure.dimension() == Dimension.CLOCK || measure.isOfPlan()) {
         continue;
       }
       Map<String, Double> values = new LinkedHashMap<>();

@@ -3,6 +3,7 @@ package finebore.found;
 import finebore.code.Coded;
 import finebore.quantity.Quantity;
 import finebore.units.Dimension;
+import java.util.List;
 
 /**
  * What a gauge reads of a seat as found, in the order of the hand: all throats first, then all
@@ -33,7 +34,23 @@ public enum Measure implements Coded {
   WALL_BOWL("wallBowl", Quantity.WALL),
   VALVE_HEAD("valveHead", Quantity.VALVE_HEAD),
   GUIDE_CLEARANCE("guideClearance", Quantity.GUIDE_CLEARANCE),
-  SPRING_HEIGHT("springHeight", Quantity.SPRING_HEIGHT);
+  SPRING_HEIGHT("springHeight", Quantity.SPRING_HEIGHT),
+  AXIS_ALONG("axisAlong", Quantity.AXIS_ALONG),
+  AXIS_ACROSS("axisAcross", Quantity.AXIS_ACROSS),
+  GAP_TO_BORE("gapToBore", Quantity.GAP_TO_BORE),
+  CHAMBER_DEPTH("chamberDepth", Quantity.CHAMBER_DEPTH),
+  WALL_12("chamberWall12", Quantity.GAP_TO_CHAMBER),
+  WALL_130("chamberWall130", Quantity.GAP_TO_CHAMBER),
+  WALL_3("chamberWall3", Quantity.GAP_TO_CHAMBER),
+  WALL_430("chamberWall430", Quantity.GAP_TO_CHAMBER),
+  WALL_6("chamberWall6", Quantity.GAP_TO_CHAMBER),
+  WALL_730("chamberWall730", Quantity.GAP_TO_CHAMBER),
+  WALL_9("chamberWall9", Quantity.GAP_TO_CHAMBER),
+  WALL_1030("chamberWall1030", Quantity.GAP_TO_CHAMBER);
+
+  /** Gaps from the valve's edge to the chamber wall, by half quarters of the clock from 12. */
+  public static final List<Measure> CHAMBER_WALL =
+      List.of(WALL_12, WALL_130, WALL_3, WALL_430, WALL_6, WALL_730, WALL_9, WALL_1030);
 
   private final String key;
   private final Quantity quantity;
@@ -64,6 +81,11 @@ public enum Measure implements Coded {
   /** Whether it is one of the diameters across the throat. */
   public boolean isThroat() {
     return compareTo(THROAT_430) <= 0;
+  }
+
+  /** Whether it says where things lie in the plan of the head: cylinders may be mirrored. */
+  public boolean isOfPlan() {
+    return compareTo(AXIS_ALONG) >= 0;
   }
 
   /** Clock position of a throat diameter, hours. */

@@ -1,5 +1,7 @@
 package finebore.head;
 
+import finebore.found.Measure;
+import finebore.found.SeatReadings;
 import finebore.job.Engine;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Group;
@@ -8,6 +10,7 @@ import finebore.job.Job;
 import finebore.job.Port;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
@@ -157,7 +160,13 @@ public record HeadPlan(List<Bore> bores, List<ValvePlace> valves) {
     int which = count == 1 ? 0 : place.label().charAt(place.label().length() - 1) - 'a';
     double spread = (which - (count - 1) / 2.0) * (head + APART_MM);
     double sideways = count == 1 ? q : spread;
-    Spot centre = bore.plus(p * ux - sideways * uy, p * uy + sideways * ux);
+    SeatReadings readings = job.head().readingsOf(place.label());
+    OptionalDouble measuredX = readings.value(Measure.AXIS_ALONG);
+    OptionalDouble measuredY = readings.value(Measure.AXIS_ACROSS);
+    Spot centre =
+        measuredX.isPresent() && measuredY.isPresent()
+            ? bore.plus(measuredX.getAsDouble(), measuredY.getAsDouble())
+            : bore.plus(p * ux - sideways * uy, p * uy + sideways * ux);
     double tilt = place.port() == Port.INTAKE ? layout.intakeTiltDeg() : layout.exhaustTiltDeg();
     return new ValvePlace(place, centre, head, group.found().seat().throatDiameterMm(), tilt);
   }

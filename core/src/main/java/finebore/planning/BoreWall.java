@@ -3,7 +3,7 @@ package finebore.planning;
 import finebore.study.ReadingKind;
 import java.util.OptionalDouble;
 
-/** Gap between valve head and cylinder wall, axes taken as parallel. */
+/** Gap between valve head and cylinder wall. */
 final class BoreWall implements PlanReading {
 
   @Override
@@ -14,6 +14,6 @@ final class BoreWall implements PlanReading {
   @Override
   public OptionalDouble of(CutStudy cut) {
     return ValveRoom.boreWallMm(
-        cut.job(), cut.place().port(), cut.fit().pairing().valve().headDiameterMm());
+        cut.job(), cut.place(), cut.fit().pairing().valve().headDiameterMm());
   }
 }

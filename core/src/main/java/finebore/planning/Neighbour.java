@@ -3,7 +3,7 @@ package finebore.planning;
 import finebore.study.ReadingKind;
 import java.util.OptionalDouble;
 
-/** Gap between the heads of intake and exhaust neighbour, axes taken as parallel. */
+/** Gap to the head of the nearest neighbour. */
 final class Neighbour implements PlanReading {
 
   @Override
@@ -14,6 +14,6 @@ final class Neighbour implements PlanReading {
   @Override
   public OptionalDouble of(CutStudy cut) {
     return ValveRoom.neighbourMm(
-        cut.job(), cut.place().port(), cut.fit().pairing().valve().headDiameterMm());
+        cut.job(), cut.place(), cut.fit().pairing().valve().headDiameterMm());
   }
 }

@@ -9,6 +9,7 @@ import finebore.job.Engine.SeatPlace;
 import finebore.job.Group;
 import finebore.job.Job;
 import finebore.job.Plan;
+import finebore.room.Room;
 import finebore.study.FlowSetting;
 import finebore.study.SeatFit;
 import finebore.study.SeatStudy;
@@ -39,8 +40,15 @@ public record PlanStudy(
   public static PlanStudy of(SeatOutcome outcome, SeatStudy found) {
     Job job = outcome.cut().job();
     SeatFit fit = outcome.cut().fit();
-    SeatStudy finished =
-        new SeatStudy(fit, outcome.readings(), found.setting(), fit.curve(found.setting()));
+    FlowSetting setting =
+        found
+            .setting()
+            .withRoom(
+                found
+                    .setting()
+                    .room()
+                    .flatMap(r -> SeatRoom.planned(job, outcome.place(), outcome.plan())));
+    SeatStudy finished = new SeatStudy(fit, outcome.readings(), setting, fit.curve(setting));
     Group group = job.group(outcome.place().port());
     Optional<FlowChange> change =
         found.curve().isEmpty() || finished.curve().isEmpty()
@@ -63,17 +71,23 @@ public record PlanStudy(
   private static SeatStudy found(Job job, SeatPlace place, Calibration calibration) {
     SeatFit fit = SeatFit.of(job.foundSeat(place).section(), job.foundValve(place));
     return SeatStudy.of(fit, flow(job, place, calibration))
-        .with(ValveRoom.readings(job, place.port(), fit.pairing().valve().headDiameterMm()));
+        .with(ValveRoom.readings(job, place, fit.pairing().valve().headDiameterMm()));
   }
 
   /** What flow of a job's seats is worked out with. */
   public static FlowSetting flow(Job job, SeatPlace place, Calibration calibration) {
+    return flow(job, place, calibration, SeatRoom.found(job, place));
+  }
+
+  private static FlowSetting flow(
+      Job job, SeatPlace place, Calibration calibration, Optional<Room> room) {
     return new FlowSetting(
         place.port().direction(),
         job.test().liftsMm(),
         job.test().depressionPa(),
         calibration,
-        portAreaMm2(job, place));
+        portAreaMm2(job, place),
+        room);
   }
 
   /** Throat less stem of a seat as found: its port was fitted, or is assumed, with that. */

@@ -107,6 +107,11 @@ public enum Quantity implements Coded {
   WALL("wall", Dimension.LENGTH, 0.1, 40),
   GUIDE_CLEARANCE("guideClearance", Dimension.LENGTH, 0, 1),
   SPRING_HEIGHT("springHeight", Dimension.LENGTH, 10, 90),
+  AXIS_ALONG("axisAlong", Dimension.LENGTH, -250, 250),
+  AXIS_ACROSS("axisAcross", Dimension.LENGTH, -250, 250),
+  GAP_TO_BORE("gapToBore", Dimension.LENGTH, -30, 150),
+  CHAMBER_DEPTH("chamberDepth", Dimension.LENGTH, 0, 80),
+  GAP_TO_CHAMBER("gapToChamber", Dimension.LENGTH, 0, 150),
   // Flow tests.
   LIFT("lift", Dimension.LENGTH, 0.01, 60),
   BAND_LIMIT("bandLimit", Dimension.SHARE, 0, 2),

@@ -21,6 +21,7 @@ public final class HeadFindings {
           new ReadingsContradict(),
           new ImpossibleAsFound(),
           new GuideWorn(),
+          new PlacesDisagree(),
           new ThinWall(),
           new OutOfFamily());
 

@@ -8,11 +8,14 @@ import finebore.finding.Subject;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.job.Port;
+import finebore.planning.SeatRoom;
 import finebore.planning.ValveRoom;
 import finebore.practice.Finding;
+import finebore.room.Room;
 import finebore.study.SeatFit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 
@@ -42,9 +45,8 @@ final class ImpossibleAsFound implements HeadRule {
               fit.pairing());
       OF_SEATS.forEach(rule -> found.addAll(rule.of(seat)));
       double own = fit.pairing().valve().headDiameterMm();
-      negative(
-          found, place, FindingCode.HEAD_PAST_BORE, ValveRoom.boreWallMm(job, place.port(), own));
-      if (place.port() == Port.INTAKE) {
+      negative(found, place, FindingCode.HEAD_PAST_BORE, ValveRoom.boreWallMm(job, place, own));
+      if (place.port() == Port.INTAKE || SeatRoom.found(job, place).isPresent()) {
         negative(found, place, FindingCode.HEADS_OVERLAP, apart(job, place, own));
       }
     }
@@ -53,6 +55,10 @@ final class ImpossibleAsFound implements HeadRule {
 
   /** Room between an intake's head and its exhaust neighbour's, both as found. */
   private static OptionalDouble apart(Job job, SeatPlace place, double headMm) {
+    Optional<Room> room = SeatRoom.found(job, place);
+    if (room.isPresent() && !room.get().neighbours().isEmpty()) {
+      return room.get().leastToNeighbourMm(headMm / 2, job.group(place.port()).cam().maxLiftMm());
+    }
     OptionalDouble spacing = job.engine().valveSpacingMm();
     OptionalDouble other =
         job.seats(Port.EXHAUST).stream()

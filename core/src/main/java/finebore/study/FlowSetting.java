@@ -2,8 +2,10 @@ package finebore.study;
 
 import finebore.flow.Calibration;
 import finebore.flow.Direction;
+import finebore.room.Room;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
@@ -15,6 +17,7 @@ import java.util.OptionalDouble;
  * @param calibration of the port
  * @param portAreaMm2 throat less stem of the seat whose port it is, mm2; empty for that of the seat
  *     itself
+ * @param room what stands round the valve; empty where nobody has measured it, and then nothing
  */
 @RecordBuilder
 public record FlowSetting(
@@ -22,7 +25,8 @@ public record FlowSetting(
     List<Double> liftsMm,
     double depressionPa,
     Calibration calibration,
-    OptionalDouble portAreaMm2)
+    OptionalDouble portAreaMm2,
+    Optional<Room> room)
     implements FlowSettingBuilder.With {
 
   public FlowSetting {

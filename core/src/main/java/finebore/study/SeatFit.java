@@ -3,11 +3,13 @@ package finebore.study;
 import finebore.cutting.Seating;
 import finebore.flow.EffectiveArea;
 import finebore.flow.FlowCurve;
+import finebore.flow.Gate;
 import finebore.flow.LiftPoint;
 import finebore.flow.LossCoefficients;
 import finebore.flow.Losses;
 import finebore.flow.Sectors;
 import finebore.flow.TestConditions;
+import finebore.room.Shroud;
 import finebore.seat.SeatSection;
 import finebore.section.Profile;
 import finebore.section.Tolerance;
@@ -74,25 +76,25 @@ public record SeatFit(Pairing pairing, SeatSection seat, ValveSection valve, Sea
 
   /** Gate, effective area and losses at a lift above 0. */
   public Losses lossesAt(double liftMm, FlowSetting setting) {
-    return Losses.at(seat.profile(), valveAt(liftMm), lossesIn(setting));
+    return Losses.at(seat.profile(), valveAt(liftMm), lossesIn(setting, liftMm));
   }
 
   /** Gate and effective area alone at a lift above 0: sooner there than all losses. */
   public EffectiveArea areaAt(double liftMm, FlowSetting setting) {
-    return Losses.areaAt(seat.profile(), valveAt(liftMm), lossesIn(setting));
+    return Losses.areaAt(seat.profile(), valveAt(liftMm), lossesIn(setting, liftMm));
   }
 
   /** What seat and valve alone would pass, without the port behind, mm2. */
   public double aloneMm2(EffectiveArea area, FlowSetting setting) {
-    return lossesIn(setting).aloneMm2(area);
+    return lossesIn(setting, 0).aloneMm2(area);
   }
 
   /** Resistance of the port behind, 1/mm4. */
   public double portPerMm4(FlowSetting setting) {
-    return lossesIn(setting).portPerMm4();
+    return lossesIn(setting, 0).portPerMm4();
   }
 
-  private Losses.Setting lossesIn(FlowSetting setting) {
+  private Losses.Setting lossesIn(FlowSetting setting, double liftMm) {
     return new Losses.Setting(
         pairing.seat().sealing(),
         throatAreaMm2(),
@@ -100,7 +102,22 @@ public record SeatFit(Pairing pairing, SeatSection seat, ValveSection valve, Sea
         setting.direction(),
         LossCoefficients.FITTED,
         Sectors.BENT_PORT,
-        setting.calibration());
+        setting.calibration(),
+        gate -> shroud(gate, liftMm, setting).map(Shroud::share).orElse(1.0));
+  }
+
+  /** What the walls round the valve leave of a gate at a lift; empty where none were measured. */
+  public Optional<Shroud> shroud(Gate gate, double liftMm, FlowSetting setting) {
+    return setting
+        .room()
+        .map(
+            room ->
+                Shroud.of(
+                    room,
+                    pairing.valve().headDiameterMm() / 2,
+                    restMm().orElse(0) + liftMm,
+                    gate.areaMm2(),
+                    setting.direction()));
   }
 
   /** Flow at rising lifts; empty when the valve falls through. */

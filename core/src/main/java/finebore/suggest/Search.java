@@ -295,7 +295,7 @@ public final class Search {
     limits.add(new Reading(ReadingKind.FACE_WIDTH, pairing.valve().faceWidthMm()));
     limits.add(new Reading(ReadingKind.OVERHANG, (head - seat.outsideDiameterMm()) / 2));
     limits.add(new Reading(ReadingKind.MARGIN, pairing.valve().marginMm()));
-    limits.addAll(ValveRoom.readings(job, port, head));
+    limits.addAll(ValveRoom.readings(job, place, head));
     metal
         .ring()
         .map(Ring::outsideDiameterMm)

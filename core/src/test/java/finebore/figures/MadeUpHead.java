@@ -226,6 +226,9 @@ final class MadeUpHead {
     Seat seat = job.group(place.port()).found().seat();
     Head head = job.head();
     for (Measure measure : Measure.values()) {
+      if (measure.isOfPlan()) {
+        continue;
+      }
       double middle =
           switch (measure) {
             case THROAT_12, THROAT_130, THROAT_3, THROAT_430 -> seat.throatDiameterMm();
@@ -246,6 +249,7 @@ final class MadeUpHead {
             case VALVE_HEAD -> job.group(place.port()).found().valve().headDiameterMm();
             case GUIDE_CLEARANCE -> 0.06;
             case SPRING_HEIGHT -> 42;
+            default -> throw new IllegalStateException(measure.key());
           };
       double by = Math.min(0.3, middle * (measure == Measure.WALL_SEAT ? 0.6 : 0.2));
       if (random.nextInt(4) > 0) {

@@ -8,6 +8,7 @@ import finebore.head.HeadPlan.ValvePlace;
 import finebore.job.HeadLayout;
 import finebore.job.Job;
 import finebore.job.Port;
+import finebore.room.Unshrouding;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;

@@ -63,7 +63,7 @@ class JobFileTest {
   }
 
   private static Schema schema() throws IOException {
-    try (InputStream in = JobFile.class.getResourceAsStream("schema/job-5.schema.json")) {
+    try (InputStream in = JobFile.class.getResourceAsStream("schema/job-6.schema.json")) {
       String text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
       return SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
           .getSchema(text, InputFormat.JSON);
@@ -218,6 +218,22 @@ class JobFileTest {
     assertThat(JobFile.parse(written, "new").job()).isEqualTo(document.job());
   }
 
+  @Test
+  void aFileFromBeforeThePlacesOfValvesOpensWithoutThem() throws Exception {
+    String old;
+    try (InputStream in = JobFileTest.class.getResourceAsStream("version-5.finebore.json")) {
+      old = new String(in.readAllBytes(), StandardCharsets.UTF_8);
+    }
+    assertThat(old).contains("\"version\" : 5").doesNotContain("axisAlong");
+    JobDocument document = JobFile.parse(old, "old");
+    assertThat(document.job().head().readings().values())
+        .noneMatch(r -> r.values().keySet().stream().anyMatch(Measure::isOfPlan));
+    String written = JobFile.text(document);
+    assertThat(written).contains("\"version\" : 6", "axisAlong");
+    assertThat(schema().validate(written, InputFormat.JSON)).isEmpty();
+    assertThat(JobFile.parse(written, "new").job()).isEqualTo(document.job());
+  }
+
   @ParameterizedTest
   @CsvSource(
       delimiter = '|',
@@ -267,7 +283,7 @@ class JobFileTest {
   void unknownFieldsSurviveEditing() throws FileProblem {
     String text =
         demoText()
-            .replaceFirst("\"version\" : 5,", "\"version\" : 5, \"shop\" : {\"bench\" : 7},")
+            .replaceFirst("\"version\" : 6,", "\"version\" : 6, \"shop\" : {\"bench\" : 7},")
             .replaceFirst("\"purpose\"", "\"customerColour\" : \"blue\", \"purpose\"")
             .replaceFirst("\"angleDeg\" : 60.0,", "\"angleDeg\" : 60.0, \"cutter\" : \"six\",");
     JobDocument document = JobFile.parse(text, "x");
@@ -301,8 +317,8 @@ class JobFileTest {
         "\"widthMm\" : 0.6|\"widthMm\" : -1|job.intake.found.seat.cuts[0]|quantity.cutWidth",
         "\"notes\"|\"remarks\"|job.notes|place.missing",
         "\"format\" : \"finebore-job\"|\"format\" : \"other\"|job.json|file.notAJob",
-        "\"version\" : 5|\"version\" : 99|job.json|file.newer",
-        "\"version\" : 5|\"version\" : 0|job.json|file.version",
+        "\"version\" : 6|\"version\" : 99|job.json|file.newer",
+        "\"version\" : 6|\"version\" : 0|job.json|file.version",
       })
   void namesThePlaceOfWhatIsWrong(String from, String to, String place, String code) {
     String text =

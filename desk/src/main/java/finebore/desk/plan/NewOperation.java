@@ -11,7 +11,7 @@ import finebore.cutting.Operation;
 import finebore.cutting.SweepChamber;
 import finebore.cutting.UsualOperations;
 import finebore.desk.session.SeatView;
-import finebore.head.Unshrouding;
+import finebore.room.Unshrouding;
 import finebore.seat.Seat;
 
 /** Operations to begin with, their settings as the seat looked at suggests them. */

@@ -1,4 +1,4 @@
-package finebore.head;
+package finebore.room;
 
 import finebore.quantity.Quantity;
 

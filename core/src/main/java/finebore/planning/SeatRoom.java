@@ -1,0 +1,120 @@
+package finebore.planning;
+
+import finebore.cutting.SweepChamber;
+import finebore.found.Measure;
+import finebore.found.SeatReadings;
+import finebore.job.Engine.SeatPlace;
+import finebore.job.HeadLayout;
+import finebore.job.Job;
+import finebore.job.Plan;
+import finebore.job.Port;
+import finebore.room.ChamberWall;
+import finebore.room.Room;
+import finebore.valve.Valve;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.TreeMap;
+import java.util.function.Function;
+
+/**
+ * The room round a seat's valve as it was measured. Nothing is guessed: without the place of its
+ * axis there is none, and walls and neighbours that nobody has measured are not in it.
+ */
+public final class SeatRoom {
+
+  private static final double HOURS_APART = 12.0 / Measure.CHAMBER_WALL.size();
+
+  private SeatRoom() {}
+
+  /** As found, with the valves that were found beside it. */
+  public static Optional<Room> found(Job job, SeatPlace place) {
+    return of(job, place, job::foundValve);
+  }
+
+  /** After a plan: neighbours as planned, and the chamber as far back as it is swept. */
+  public static Optional<Room> planned(Job job, SeatPlace place, Plan plan) {
+    double swept =
+        plan.operations().stream()
+            .filter(SweepChamber.class::isInstance)
+            .mapToDouble(o -> ((SweepChamber) o).reachDiameterMm() / 2)
+            .max()
+            .orElse(0);
+    return of(job, place, p -> job.planOf(p).wanted().valve())
+        .map(
+            room ->
+                room.withChamber(
+                    room.chamber()
+                        .map(
+                            wall -> {
+                              Map<Double, Double> back = new TreeMap<>(wall.fromAxisMm());
+                              back.replaceAll((hour, mm) -> Math.max(mm, swept));
+                              return new ChamberWall(back, wall.depthMm());
+                            })));
+  }
+
+  private static Optional<Room> of(Job job, SeatPlace place, Function<SeatPlace, Valve> valve) {
+    SeatReadings readings = job.head().readingsOf(place.label());
+    OptionalDouble along = readings.value(Measure.AXIS_ALONG);
+    OptionalDouble across = readings.value(Measure.AXIS_ACROSS);
+    if (along.isEmpty() || across.isEmpty()) {
+      return Optional.empty();
+    }
+    HeadLayout layout = job.layout();
+    boolean intake = place.port() == Port.INTAKE;
+    return Optional.of(
+        new Room(
+            along.getAsDouble(),
+            across.getAsDouble(),
+            intake ? layout.intakeCantDeg() : layout.exhaustCantDeg(),
+            intake ? layout.intakeTiltDeg() : layout.exhaustTiltDeg(),
+            job.engine().boreMm(),
+            chamber(job, place, readings),
+            neighbours(job, place, valve)));
+  }
+
+  /** The gaps were measured from the edge of the valve that was found. */
+  private static Optional<ChamberWall> chamber(Job job, SeatPlace place, SeatReadings readings) {
+    Map<Double, Double> fromAxis = new TreeMap<>();
+    double edge = job.foundValve(place).headDiameterMm() / 2;
+    for (int k = 0; k < Measure.CHAMBER_WALL.size(); k++) {
+      OptionalDouble gap = readings.value(Measure.CHAMBER_WALL.get(k));
+      if (gap.isPresent()) {
+        fromAxis.put(k * HOURS_APART, edge + gap.getAsDouble());
+      }
+    }
+    return ChamberWall.of(fromAxis, depthMm(job, place));
+  }
+
+  /** Depth of the chamber beside a valve; where nobody measured it, that of the seat. */
+  public static double depthMm(Job job, SeatPlace place) {
+    return job.head()
+        .readingsOf(place.label())
+        .value(Measure.CHAMBER_DEPTH)
+        .orElseGet(() -> job.foundSeat(place).seat().depthMm());
+  }
+
+  private static List<Room.Neighbour> neighbours(
+      Job job, SeatPlace place, Function<SeatPlace, Valve> valve) {
+    List<Room.Neighbour> all = new ArrayList<>();
+    for (SeatPlace other : job.engine().seats()) {
+      SeatReadings readings = job.head().readingsOf(other.label());
+      OptionalDouble along = readings.value(Measure.AXIS_ALONG);
+      OptionalDouble across = readings.value(Measure.AXIS_ACROSS);
+      if (!other.equals(place)
+          && other.cylinder() == place.cylinder()
+          && along.isPresent()
+          && across.isPresent()) {
+        all.add(
+            new Room.Neighbour(
+                along.getAsDouble(),
+                across.getAsDouble(),
+                valve.apply(other).headDiameterMm(),
+                -job.foundSeat(other).seat().depthMm()));
+      }
+    }
+    return all;
+  }
+}

@@ -1,0 +1,203 @@
+package finebore.room;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * What stands round a valve and may be in the way of its air. Lengths in mm, heights from the head
+ * face up out of the head, places along and across the head from the bore's centre.
+ *
+ * @param alongMm the valve's axis at the head face
+ * @param acrossMm the same across the head, toward the exhaust side
+ * @param leanAlongDeg lean of its axis along the head: how it goes aside as it opens
+ * @param leanAcrossDeg lean toward the exhaust side
+ * @param boreMm bore of the cylinder, or of a fixture, from the head face up
+ * @param chamber the chamber's wall, where it was measured
+ * @param neighbours valves beside it, shut
+ */
+public record Room(
+    double alongMm,
+    double acrossMm,
+    double leanAlongDeg,
+    double leanAcrossDeg,
+    double boreMm,
+    Optional<ChamberWall> chamber,
+    List<Neighbour> neighbours) {
+
+  /**
+   * A valve beside it, shut.
+   *
+   * @param topMm height of its head's edge
+   */
+  public record Neighbour(double alongMm, double acrossMm, double headMm, double topMm) {}
+
+  /** What is nearest in a direction. */
+  public enum Nearest {
+    NOTHING,
+    CHAMBER,
+    BORE,
+    NEIGHBOUR
+  }
+
+  /**
+   * The narrowest way out past the valve's edge in a direction.
+   *
+   * @param outwardMm from the edge square away from the axis; below 0 past what it is
+   * @param distanceMm the shortest way to it; 0 where it touches
+   * @param perRadianMm2 the area that leaves, for each radian of the circle; infinite for no wall
+   */
+  public record Gap(Nearest what, double outwardMm, double distanceMm, double perRadianMm2) {
+
+    static final Gap FREE =
+        new Gap(
+            Nearest.NOTHING,
+            Double.POSITIVE_INFINITY,
+            Double.POSITIVE_INFINITY,
+            Double.POSITIVE_INFINITY);
+
+    static Gap to(Nearest what, double edgeMm, double outward, double beside) {
+      double distance =
+          beside == 0 ? Math.max(0, outward) : Math.hypot(Math.max(0, outward), beside);
+      return new Gap(what, outward, distance, distance * (edgeMm + Math.max(0, outward) / 2));
+    }
+
+    static Gap smaller(Gap a, Gap b) {
+      return b.perRadianMm2() < a.perRadianMm2() ? b : a;
+    }
+  }
+
+  public Room {
+    neighbours = List.copyOf(neighbours);
+  }
+
+  /** The same in another bore. */
+  public Room inBore(double diameterMm) {
+    return new Room(
+        alongMm, acrossMm, leanAlongDeg, leanAcrossDeg, diameterMm, chamber, neighbours);
+  }
+
+  /** The same with another chamber wall. */
+  public Room withChamber(Optional<ChamberWall> changed) {
+    return new Room(alongMm, acrossMm, leanAlongDeg, leanAcrossDeg, boreMm, changed, neighbours);
+  }
+
+  /** How far along the head a point of the axis lies, mm. */
+  double alongAt(double heightMm) {
+    return alongMm + heightMm * Math.tan(Math.toRadians(leanAlongDeg));
+  }
+
+  double acrossAt(double heightMm) {
+    return acrossMm + heightMm * Math.tan(Math.toRadians(leanAcrossDeg));
+  }
+
+  /**
+   * The narrowest way past the edge of a head.
+   *
+   * @param edgeMm radius of the head
+   * @param heightMm of its edge, along the axis
+   */
+  public Gap gap(int direction, double edgeMm, double heightMm) {
+    double angle = Around.angleRad(direction);
+    double ux = Math.sin(angle);
+    double uy = Math.cos(angle);
+    double height = edgeHeightMm(direction, edgeMm, heightMm);
+    double x = alongAt(heightMm);
+    double y = acrossAt(heightMm);
+    double toBore = toCircle(x, y, ux, uy, boreMm / 2) - edgeMm;
+    Gap nearest = Gap.to(Nearest.BORE, edgeMm, toBore, Math.max(0, -height));
+    if (chamber.isPresent()) {
+      double toWall = chamber.get().atMm(direction) - asideMm(direction, heightMm) - edgeMm;
+      double past = height > 0 ? height : Math.max(0, -chamber.get().depthMm() - height);
+      nearest = Gap.smaller(nearest, Gap.to(Nearest.CHAMBER, edgeMm, toWall, past));
+    }
+    for (Neighbour other : neighbours) {
+      Optional<Double> to =
+          toDisc(x - other.alongMm(), y - other.acrossMm(), ux, uy, other.headMm() / 2);
+      if (to.isPresent()) {
+        nearest =
+            Gap.smaller(
+                nearest,
+                Gap.to(
+                    Nearest.NEIGHBOUR,
+                    edgeMm,
+                    to.get() - edgeMm,
+                    Math.max(0, height - other.topMm())));
+      }
+    }
+    return nearest;
+  }
+
+  /** Height of a head's edge: the side that a leaning valve leans to lies deeper. */
+  double edgeHeightMm(int direction, double edgeMm, double heightMm) {
+    double angle = Around.angleRad(direction);
+    return heightMm
+        - edgeMm
+            * (Math.sin(angle) * Math.sin(Math.toRadians(leanAlongDeg))
+                + Math.cos(angle) * Math.sin(Math.toRadians(leanAcrossDeg)));
+  }
+
+  /** How far the middle of a head has gone toward a direction since it left the head face. */
+  double asideMm(int direction, double heightMm) {
+    double angle = Around.angleRad(direction);
+    return heightMm
+        * (Math.tan(Math.toRadians(leanAlongDeg)) * Math.sin(angle)
+            + Math.tan(Math.toRadians(leanAcrossDeg)) * Math.cos(angle));
+  }
+
+  /**
+   * The least that lies between the edge of a head and the bore's wall, shut or on the way to a
+   * lift, axes seen along the bore; below 0 past it.
+   */
+  public double leastToBoreMm(double edgeMm, double liftMm) {
+    // What moves in a straight line is furthest from the centre at one of its ends.
+    double far =
+        Math.max(Math.hypot(alongMm, acrossMm), Math.hypot(alongAt(liftMm), acrossAt(liftMm)));
+    return boreMm / 2 - far - edgeMm;
+  }
+
+  /** The same to the nearest neighbour, which is shut; empty without one. */
+  public OptionalDouble leastToNeighbourMm(double edgeMm, double liftMm) {
+    return neighbours.stream().mapToDouble(n -> nearest(n, liftMm) - edgeMm - n.headMm() / 2).min();
+  }
+
+  /** From a neighbour's axis to the way that this one's takes as it opens. */
+  private double nearest(Neighbour other, double liftMm) {
+    double x = other.alongMm() - alongMm;
+    double y = other.acrossMm() - acrossMm;
+    double dx = alongAt(liftMm) - alongMm;
+    double dy = acrossAt(liftMm) - acrossMm;
+    double squared = dx * dx + dy * dy;
+    double part = squared == 0 ? 0 : Math.clamp((x * dx + y * dy) / squared, 0, 1);
+    return Math.hypot(x - part * dx, y - part * dy);
+  }
+
+  /** From the middle of a head to the bore's wall, in a direction, while the valve is shut. */
+  public double toBoreMm(int direction) {
+    return toCircleFromAxis(direction, boreMm / 2);
+  }
+
+  /** From the axis at the head face to a circle about the bore's centre, in a direction. */
+  public double toCircleFromAxis(int direction, double radiusMm) {
+    double angle = Around.angleRad(direction);
+    return toCircle(alongMm, acrossMm, Math.sin(angle), Math.cos(angle), radiusMm);
+  }
+
+  /** From a point inside a circle about 0 to its edge; below 0 from outside it. */
+  private static double toCircle(double x, double y, double ux, double uy, double radius) {
+    double along = x * ux + y * uy;
+    double beside = x * x + y * y - along * along;
+    double half = radius * radius - beside;
+    return half <= 0 ? -along : Math.sqrt(half) - along;
+  }
+
+  /** From a point outside a disc about 0 to where a ray meets it. */
+  private static Optional<Double> toDisc(double x, double y, double ux, double uy, double radius) {
+    double along = x * ux + y * uy;
+    double half = radius * radius - (x * x + y * y - along * along);
+    if (half < 0 || along >= 0) {
+      return Optional.empty();
+    }
+    return Optional.of(-along - Math.sqrt(half));
+  }
+}

@@ -1,0 +1,81 @@
+package finebore.room;
+
+import finebore.flow.Direction;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * How far to take the chamber wall back in one direction, all from the valve's axis, mm.
+ *
+ * @param nowMm where it stands
+ * @param freeMm from where it takes less than a hundredth, by the model, while the valve stands at
+ *     the lift asked for
+ * @param ruleMm the rule of thumb: valve radius + depth x discharge
+ * @param limitMm the fire ring less the shop's margin; never to be passed
+ */
+public record WallBack(double nowMm, double freeMm, double ruleMm, double limitMm) {
+
+  private static final double FAR_MM = 200;
+
+  private static final int HALVINGS = 50;
+
+  /** What is to be taken away to get the wall free, but never past the limit, mm. */
+  public double takeMm() {
+    return Math.max(0, Math.min(freeMm, limitMm) - nowMm);
+  }
+
+  /** Whether the limit comes before the wall is free. */
+  public boolean isHeld() {
+    return limitMm < freeMm;
+  }
+
+  /**
+   * Every direction of a room whose wall was measured.
+   *
+   * @param edgeMm radius of the head
+   * @param heightMm of its edge at the lift asked for
+   * @param gateMm2 gate at that lift
+   * @param fireRingMm inside diameter of the gasket's fire ring, about the bore's centre
+   * @param marginMm what the wall must stay inside it
+   */
+  public static List<WallBack> of(
+      Room room,
+      double edgeMm,
+      double heightMm,
+      double gateMm2,
+      Direction direction,
+      double fireRingMm,
+      double marginMm) {
+    ChamberWall wall = room.chamber().orElseThrow();
+    List<WallBack> all = new ArrayList<>();
+    for (int d = 0; d < Around.DIRECTIONS; d++) {
+      double wanted = Shroud.freePerRadianMm2(gateMm2, d, direction);
+      double discharge = Shroud.discharge(d, direction);
+      all.add(
+          new WallBack(
+              wall.atMm(d),
+              freeMm(room, d, edgeMm, heightMm, wanted),
+              Unshrouding.radius(edgeMm, wall.depthMm(), discharge),
+              room.toCircleFromAxis(d, fireRingMm / 2) - marginMm));
+    }
+    return all;
+  }
+
+  /** Where a wall alone would leave the area wanted; by halving, for it only ever grows. */
+  private static double freeMm(
+      Room room, int direction, double edgeMm, double heightMm, double wanted) {
+    double over = Math.max(0, room.edgeHeightMm(direction, edgeMm, heightMm));
+    double low = 0;
+    double high = FAR_MM;
+    for (int k = 0; k < HALVINGS; k++) {
+      double middle = (low + high) / 2;
+      Room.Gap gap = Room.Gap.to(Room.Nearest.CHAMBER, edgeMm, middle, over);
+      if (gap.perRadianMm2() < wanted) {
+        low = middle;
+      } else {
+        high = middle;
+      }
+    }
+    return edgeMm + high + room.asideMm(direction, heightMm);
+  }
+}

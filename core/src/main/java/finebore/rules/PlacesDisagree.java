@@ -1,0 +1,98 @@
+package finebore.rules;
+
+import finebore.code.Term;
+import finebore.finding.Basis;
+import finebore.finding.FindingCode;
+import finebore.finding.Severity;
+import finebore.finding.Subject;
+import finebore.found.Measure;
+import finebore.job.Engine.SeatPlace;
+import finebore.job.Job;
+import finebore.planning.SeatRoom;
+import finebore.practice.Finding;
+import finebore.room.Room;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/** A place that was measured in two ways that do not agree, or that cannot be. */
+final class PlacesDisagree implements HeadRule {
+
+  /** What two ways of measuring may be apart, mm; common practice, no source. */
+  private static final double APART_MM = 0.5;
+
+  @Override
+  public List<Finding> of(HeadCase head) {
+    Job job = head.job();
+    List<Finding> found = new ArrayList<>();
+    for (SeatPlace place : job.engine().seats()) {
+      Optional<Room> room = SeatRoom.found(job, place);
+      if (room.isEmpty()) {
+        continue;
+      }
+      double edge = job.foundValve(place).headDiameterMm() / 2;
+      double fromBore = Math.hypot(room.get().alongMm(), room.get().acrossMm());
+      double gap = job.engine().boreMm() / 2 - fromBore - edge;
+      OptionalDouble measured = job.head().readingsOf(place.label()).value(Measure.GAP_TO_BORE);
+      if (measured.isPresent()) {
+        disagree(found, place, Measure.GAP_TO_BORE, measured.getAsDouble(), gap);
+      }
+      OptionalDouble axis = job.group(place.port()).axisFromBoreMm();
+      if (axis.isPresent()) {
+        disagree(found, place, Measure.AXIS_ACROSS, axis.getAsDouble(), fromBore);
+      }
+      spacing(job, place, room.get())
+          .ifPresent(
+              apart ->
+                  disagree(
+                      found,
+                      place,
+                      Measure.AXIS_ALONG,
+                      job.engine().valveSpacingMm().orElseThrow(),
+                      apart));
+      double past = fromBore + edge - job.layout().fireRingMm() / 2;
+      if (past > 0) {
+        found.add(
+            Finding.of(
+                    FindingCode.VALVE_PAST_FIRE_RING,
+                    place.label(),
+                    Subject.measure(Measure.AXIS_ALONG),
+                    Severity.FAULT,
+                    Basis.READINGS)
+                .with("past", Term.length(past))
+                .by(past));
+      }
+    }
+    return found;
+  }
+
+  /** From an intake to its only exhaust, where one distance is said of both. */
+  private static OptionalDouble spacing(Job job, SeatPlace place, Room room) {
+    return job.engine().valveSpacingMm().isPresent()
+            && job.engine().valvesPerCylinder(place.port()) == 1
+            && room.neighbours().size() == 1
+        ? OptionalDouble.of(
+            Math.hypot(
+                room.neighbours().getFirst().alongMm() - room.alongMm(),
+                room.neighbours().getFirst().acrossMm() - room.acrossMm()))
+        : OptionalDouble.empty();
+  }
+
+  private static void disagree(
+      List<Finding> found, SeatPlace place, Measure what, double measured, double follows) {
+    double apart = Math.abs(measured - follows);
+    if (apart > APART_MM) {
+      found.add(
+          Finding.of(
+                  FindingCode.PLACES_DISAGREE,
+                  place.label(),
+                  Subject.measure(what),
+                  Severity.CAUTION,
+                  Basis.READINGS)
+              .with("measured", Term.length(measured))
+              .with("follows", Term.length(follows))
+              .by(apart));
+    }
+  }
+}

@@ -1,0 +1,219 @@
+package finebore.room;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import finebore.flow.Direction;
+import finebore.room.Room.Nearest;
+import finebore.room.Room.Neighbour;
+import finebore.room.Shroud.State;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.TreeMap;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Walls round a valve: areas against closed forms, and what must hold of any of them. */
+class ShroudTest {
+
+  private static final double EDGE = 20;
+
+  private static Room open(double along, double across, double bore) {
+    return new Room(along, across, 0, 0, bore, Optional.empty(), List.of());
+  }
+
+  private static Room walled(double... fromAxis) {
+    Map<Double, Double> wall = new TreeMap<>();
+    for (int k = 0; k < fromAxis.length; k++) {
+      wall.put(12.0 * k / fromAxis.length, fromAxis[k]);
+    }
+    return new Room(3, -14, 0, 0, 86, ChamberWall.of(wall, 9), List.of());
+  }
+
+  private static double areaMm2(Room room, double edge, double height) {
+    double sum = 0;
+    for (int d = 0; d < Around.DIRECTIONS; d++) {
+      sum += room.gap(d, edge, height).perRadianMm2() * 2 * Math.PI / Around.DIRECTIONS;
+    }
+    return sum;
+  }
+
+  /** In polar form the area between two closed lines is half the integral of their squares. */
+  @ParameterizedTest
+  @CsvSource({"0, 0", "12, 0", "-9, 15", "0, -22"})
+  void inARoundBoreTheWayOutIsTheBoreLessTheHead(double along, double across) {
+    Room room = open(along, across, 86);
+    assertThat(areaMm2(room, EDGE, 2))
+        .isCloseTo(Math.PI * (43 * 43 - EDGE * EDGE), within(0.001 * Math.PI * 43 * 43));
+  }
+
+  /** Against a fine sum over a plain disc beside a straight wall, drawn without this code. */
+  @Test
+  void besideAStraightWallItIsTheSumOfItsStrips() {
+    double away = 24;
+    Map<Double, Double> wall = new TreeMap<>();
+    for (int k = 0; k < 24; k++) {
+      double toward = Math.cos(2 * Math.PI * k / 24 - Math.PI / 2);
+      wall.put(k / 2.0, toward > 0.25 ? away / toward : 96.0);
+    }
+    Room room = new Room(0, 0, 0, 0, 4000, ChamberWall.of(wall, 30), List.of());
+    for (int d : new int[] {12, 15, 18, 21, 24}) {
+      double toward = Math.cos(Around.angleRad(d) - Math.PI / 2);
+      double strips = 0;
+      double to = away / toward;
+      for (int n = 0; n < 10_000; n++) {
+        strips += (EDGE + (n + 0.5) * (to - EDGE) / 10_000) * (to - EDGE) / 10_000;
+      }
+      assertThat(room.gap(d, EDGE, -5).perRadianMm2()).isCloseTo(strips, within(1e-6 * strips));
+      assertThat(room.gap(d, EDGE, -5).what()).isEqualTo(Nearest.CHAMBER);
+    }
+  }
+
+  @Test
+  void overTheHeadFaceTheWayToTheWallsEdgeIsASlope() {
+    Room room = walled(23, 23, 23, 23);
+    assertThat(room.gap(0, EDGE, -1).distanceMm()).isCloseTo(3, within(1e-12));
+    assertThat(room.gap(0, EDGE, 4).distanceMm()).isCloseTo(5, within(1e-12));
+    assertThat(room.gap(0, EDGE, 4).perRadianMm2()).isCloseTo(5 * 21.5, within(1e-9));
+    // Below its foot it is a slope as well.
+    assertThat(room.gap(0, EDGE, -13).distanceMm()).isCloseTo(5, within(1e-12));
+  }
+
+  @Test
+  void aShutNeighbourIsAWallUpToItsEdge() {
+    Room alone = open(-20, 0, 4000);
+    Room beside =
+        new Room(-20, 0, 0, 0, 4000, Optional.empty(), List.of(new Neighbour(22, 0, 34, -8)));
+    int east = Around.DIRECTIONS / 4;
+    assertThat(beside.gap(east, EDGE, -8).outwardMm()).isCloseTo(42 - 17 - EDGE, within(1e-12));
+    assertThat(beside.gap(east, EDGE, -8).what()).isEqualTo(Nearest.NEIGHBOUR);
+    assertThat(beside.gap(east, EDGE, 4).distanceMm()).isCloseTo(13, within(1e-12));
+    assertThat(beside.gap(3 * east, EDGE, -8)).isEqualTo(alone.gap(3 * east, EDGE, -8));
+  }
+
+  @Test
+  void aWallAtTheEdgeShutsItsDirectionsAndOneFarOffNone() {
+    Shroud far = Shroud.of(walled(80, 80, 80, 80), EDGE, -2, 500, Direction.INTAKE);
+    assertThat(far.degrees(State.FREE)).isEqualTo(360);
+    assertThat(far.share()).isGreaterThan(0.999);
+    Shroud half =
+        Shroud.of(walled(20, 20, 80, 80, 80, 80, 20, 20), EDGE, -2, 500, Direction.INTAKE);
+    assertThat(half.degrees(State.SHUT)).isBetween(90.0, 270.0);
+    assertThat(half.share()).isBetween(0.3, 0.7);
+    assertThat(half.degrees(State.FREE) + half.degrees(State.TIGHT) + half.degrees(State.SHUT))
+        .isEqualTo(360);
+    // The long side of an intake is the one toward the exhausts: shut, it costs more there.
+    Shroud other =
+        Shroud.of(walled(20, 20, 80, 80, 80, 80, 20, 20), EDGE, -2, 500, Direction.EXHAUST);
+    assertThat(half.share()).isLessThan(other.share());
+  }
+
+  @Test
+  void takingWallAwayNeverCosts() {
+    Random random = new Random(3);
+    for (int n = 0; n < 300; n++) {
+      double[] wall = random.doubles(8, EDGE - 1, EDGE + 12).toArray();
+      double[] back = wall.clone();
+      back[random.nextInt(8)] += random.nextDouble() * 3;
+      double lift = random.nextDouble() * 14 - 6;
+      double gate = 50 + random.nextDouble() * 700;
+      assertThat(Shroud.of(walled(back), EDGE, lift, gate, Direction.INTAKE).share())
+          .isGreaterThanOrEqualTo(
+              Shroud.of(walled(wall), EDGE, lift, gate, Direction.INTAKE).share());
+    }
+  }
+
+  @Test
+  void mirroredHeadsAgree() {
+    Random random = new Random(4);
+    for (int n = 0; n < 100; n++) {
+      double[] gaps = random.doubles(8, EDGE, EDGE + 9).toArray();
+      Map<Double, Double> wall = new TreeMap<>();
+      Map<Double, Double> mirrored = new TreeMap<>();
+      for (int k = 0; k < 8; k++) {
+        wall.put(1.5 * k, gaps[k]);
+        mirrored.put(1.5 * ((8 - k) % 8), gaps[k]);
+      }
+      double lean = random.nextDouble() * 12 - 6;
+      Room here =
+          new Room(
+              7, -12, lean, 5, 90, ChamberWall.of(wall, 8), List.of(new Neighbour(5, 25, 30, -7)));
+      Room there =
+          new Room(
+              -7,
+              -12,
+              -lean,
+              5,
+              90,
+              ChamberWall.of(mirrored, 8),
+              List.of(new Neighbour(-5, 25, 30, -7)));
+      assertThat(Shroud.of(there, EDGE, 3, 400, Direction.EXHAUST).share())
+          .isCloseTo(Shroud.of(here, EDGE, 3, 400, Direction.EXHAUST).share(), within(1e-12));
+    }
+  }
+
+  @Test
+  void aLargerFixtureShroudsLess() {
+    Room room = open(0, -21, 82);
+    double small = Shroud.of(room, EDGE, 8, 600, Direction.INTAKE).share();
+    double large = Shroud.of(room.inBore(104), EDGE, 8, 600, Direction.INTAKE).share();
+    assertThat(small).isLessThan(large - 0.01);
+  }
+
+  /** A head that leans away from its wall as it opens gets free of it. */
+  @Test
+  void aLeanTakesTheHeadAside() {
+    Room upright = new Room(0, -20, 0, 0, 84, Optional.empty(), List.of());
+    Room canted = new Room(0, -20, 0, 15, 84, Optional.empty(), List.of());
+    int south = Around.DIRECTIONS / 2;
+    assertThat(upright.gap(south, EDGE, 10).outwardMm()).isCloseTo(2, within(1e-12));
+    assertThat(canted.gap(south, EDGE, 10).outwardMm())
+        .isCloseTo(2 + 10 * Math.tan(Math.toRadians(15)), within(1e-12));
+    assertThat(upright.leastToBoreMm(EDGE, 12)).isCloseTo(2, within(1e-12));
+    assertThat(canted.leastToBoreMm(EDGE, 12)).isCloseTo(2, within(1e-12));
+    Room toward = new Room(0, -20, 0, -15, 84, Optional.empty(), List.of());
+    assertThat(toward.leastToBoreMm(EDGE, 12))
+        .isCloseTo(2 - 12 * Math.tan(Math.toRadians(15)), within(1e-12));
+  }
+
+  @Test
+  void headsThatMeetOnTheWayAreSeen() {
+    Room toward =
+        new Room(0, -20, 0, 20, 200, Optional.empty(), List.of(new Neighbour(0, 21.5, 34, -8)));
+    assertThat(toward.leastToNeighbourMm(EDGE, 0).orElseThrow()).isCloseTo(4.5, within(1e-9));
+    assertThat(toward.leastToNeighbourMm(EDGE, 13).orElseThrow()).isNegative();
+    assertThat(open(0, 0, 80).leastToNeighbourMm(EDGE, 10)).isEmpty();
+  }
+
+  @Test
+  void theWallIsTakenBackToWhereItCostsNothingButNotPastTheLimit() {
+    Room room = walled(22, 22, 22, 22);
+    List<WallBack> back = WallBack.of(room, EDGE, -1, 500, Direction.INTAKE, 78, 1);
+    WallBack north = back.getFirst();
+    assertThat(north.nowMm()).isEqualTo(22);
+    // Seen from the axis the fire ring is as far as the bore's centre is and its radius.
+    assertThat(north.limitMm()).isCloseTo(Math.sqrt(39 * 39 - 9) + 14 - 1, within(1e-9));
+    assertThat(north.ruleMm()).isCloseTo(EDGE + 9 * 0.72, within(1e-9));
+    Room freed = walled(north.freeMm(), north.freeMm(), north.freeMm(), north.freeMm());
+    assertThat(Shroud.of(freed, EDGE, -1, 500, Direction.INTAKE).parts().getFirst().passes())
+        .isCloseTo(Shroud.FREE_SHARE, within(1e-9));
+    WallBack south = back.get(Around.DIRECTIONS / 2);
+    assertThat(south.isHeld()).isTrue();
+    assertThat(south.takeMm()).isCloseTo(Math.max(0, south.limitMm() - 22), within(1e-12));
+    assertThat(north.isHeld()).isFalse();
+    assertThat(north.takeMm()).isCloseTo(north.freeMm() - 22, within(1e-12));
+  }
+
+  @Test
+  void betweenItsHoursAWallIsAStraightLineOfDistance() {
+    ChamberWall wall = ChamberWall.of(Map.of(0.0, 22.0, 3.0, 25.0, 6.0, 30.0, 9.0, 26.0), 8).get();
+    assertThat(wall.atMm(0)).isEqualTo(22);
+    assertThat(wall.atMm(Around.DIRECTIONS / 8)).isCloseTo(23.5, within(1e-12));
+    // Past the last hour on to the first.
+    assertThat(wall.atMm(7 * Around.DIRECTIONS / 8)).isCloseTo(24, within(1e-12));
+    assertThat(ChamberWall.of(Map.of(0.0, 22.0, 3.0, 25.0, 6.0, 30.0), 8)).isEmpty();
+  }
+}
