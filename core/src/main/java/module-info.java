@@ -27,6 +27,7 @@ module finebore.core {
   exports finebore.study;
   exports finebore.calibration;
   exports finebore.planning;
+  exports finebore.room;
   exports finebore.rules;
   exports finebore.job;
   exports finebore.work;

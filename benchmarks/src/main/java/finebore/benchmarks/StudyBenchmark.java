@@ -47,7 +47,8 @@ public class StudyBenchmark {
           IntStream.rangeClosed(1, 16).mapToObj(k -> 0.75 * k).toList(),
           job.test().depressionPa(),
           Calibration.UNCALIBRATED,
-          java.util.OptionalDouble.empty());
+          java.util.OptionalDouble.empty(),
+          java.util.Optional.empty());
 
   @Benchmark
   public List<Finding> fullStudyOf16Lifts() {

@@ -21,6 +21,7 @@ import picocli.CommandLine.Command;
       CardCommand.class,
       DxfCommand.class,
       SvgCommand.class,
+      ScribeCommand.class,
       CsvCommand.class,
       ExampleCommand.class
     })

@@ -2,6 +2,7 @@ package finebore.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
 import finebore.found.Measure;
 import finebore.work.ReadBack;
@@ -60,6 +61,47 @@ class ExportsTest extends OnTheExample {
         .contains("\r\nCUTTER\r\n")
         .doesNotContain("VERTEX\r\n8\r\nFOUND");
     assertThat(Files.readString(to("s.svg"))).contains("Skarn 1.6, E2");
+  }
+
+  @Test
+  void aSectionCanBeDrawnWithItsValveOpen() throws Exception {
+    String seat = "--seat";
+    assertThat(run("svg", job.toString(), seat, "E2", "-o", to("shut.svg").toString())).isZero();
+    assertThat(
+            run("svg", job.toString(), seat, "E2", "--lift", "6", "-o", to("open.svg").toString()))
+        .isZero();
+    assertThat(Files.readString(to("shut.svg"))).doesNotContain("class=\"GATE\"");
+    assertThat(Files.readString(to("open.svg"))).contains("class=\"GATE\"", "class=\"SHUT\"");
+    assertThat(run("svg", job.toString(), seat, "E2", "--lift", "51", "-o", to("x.svg").toString()))
+        .isEqualTo(1);
+    assertThat(err.toString()).contains("--lift: 51.0 is no lift; expected 0 to 50 mm");
+  }
+
+  @Test
+  void theScribeSheetIsWrittenWhereWallsWereMeasured() throws Exception {
+    Path measured = to("d.finebore.json");
+    Files.writeString(measured, JobFile.text(JobDocument.fresh(JobFile.demo("dolerite-2.0"))));
+    for (String ending : new String[] {"pdf", "svg", "dxf", "txt"}) {
+      assertThat(
+              run(
+                  "scribe",
+                  measured.toString(),
+                  "--seat",
+                  "I3a",
+                  "-o",
+                  to("s." + ending).toString()))
+          .as(ending)
+          .isZero();
+      assertThat(Files.size(to("s." + ending))).isGreaterThan(500);
+    }
+    assertThat(Files.readString(to("s.txt"))).contains("cylinder 3", "I3a: set the compass");
+    assertThat(Files.readString(to("s.dxf"))).contains("STOP_LINE", "TAKE_BACK");
+    assertThat(run("scribe", job.toString(), "--seat", "I1", "-o", to("n.pdf").toString()))
+        .isEqualTo(1);
+    assertThat(err.toString()).contains("Seat I1: nobody has measured where its valve lies");
+    assertThat(run("scribe", measured.toString(), "--seat", "I1a", "-o", to("n.png").toString()))
+        .isEqualTo(1);
+    assertThat(to("n.png")).doesNotExist();
   }
 
   @Test

@@ -8,12 +8,21 @@ import finebore.job.Group;
 import finebore.job.HeadLayout;
 import finebore.job.Job;
 import finebore.job.Port;
+import finebore.planning.SeatRoom;
+import finebore.room.Around;
+import finebore.room.ChamberWall;
+import finebore.room.Room;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.IntToDoubleFunction;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.operation.overlayng.OverlayNG;
+import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 
 /**
  * The head seen from the chamber, to scale: x along the head, y across it toward the exhausts, mm.
@@ -38,7 +47,9 @@ public record HeadPlan(List<Bore> bores, List<ValvePlace> valves) {
    * A bore with what belongs to it.
    *
    * @param cylinder number from 1
-   * @param chamber outline of its chamber, taken round its valves and plug as nobody measures it
+   * @param chamber outline of its chamber: where every valve's wall was measured, by these;
+   *     otherwise taken round valves and plug
+   * @param chamberMeasured whether it is the measured one
    */
   public record Bore(
       int cylinder,
@@ -47,7 +58,8 @@ public record HeadPlan(List<Bore> bores, List<ValvePlace> valves) {
       double fireRingMm,
       Spot plug,
       double plugMm,
-      List<Spot> chamber) {
+      List<Spot> chamber,
+      boolean chamberMeasured) {
     public Bore {
       chamber = List.copyOf(chamber);
     }
@@ -108,9 +120,61 @@ public record HeadPlan(List<Bore> bores, List<ValvePlace> valves) {
               layout.fireRingMm(),
               plug,
               layout.plugMm(),
-              chamber(own, plug, layout)));
+              measured(job, own, centre).orElseGet(() -> chamber(own, plug, layout)),
+              measured(job, own, centre).isPresent()));
     }
     return new HeadPlan(bores, valves);
+  }
+
+  /** What the walls round all valves of a bore take in together. */
+  private static Optional<List<Spot>> measured(Job job, List<ValvePlace> valves, Spot bore) {
+    List<List<Spot>> outlines = new ArrayList<>();
+    for (ValvePlace valve : valves) {
+      Optional<Room> room = SeatRoom.found(job, valve.place());
+      Optional<ChamberWall> wall = room.flatMap(Room::chamber);
+      if (wall.isEmpty()) {
+        return Optional.empty();
+      }
+      Spot axis = bore.plus(room.get().alongMm(), room.get().acrossMm());
+      outlines.add(round(axis, d -> wall.get().atMm(d)));
+    }
+    return together(outlines);
+  }
+
+  /** A line round a valve's axis, by its distance in each direction. */
+  public static List<Spot> round(Spot axis, IntToDoubleFunction fromAxisMm) {
+    List<Spot> outline = new ArrayList<>();
+    for (int d = 0; d < Around.DIRECTIONS; d++) {
+      double r = fromAxisMm.applyAsDouble(d);
+      double angle = Around.angleRad(d);
+      outline.add(axis.plus(r * Math.sin(angle), r * Math.cos(angle)));
+    }
+    return outline;
+  }
+
+  /** The outside of what several outlines take in; empty where they do not all meet. */
+  public static Optional<List<Spot>> together(List<List<Spot>> outlines) {
+    GeometryFactory factory = new GeometryFactory();
+    Geometry all = factory.createPolygon();
+    for (List<Spot> outline : outlines) {
+      Coordinate[] ring = new Coordinate[outline.size() + 1];
+      for (int k = 0; k <= outline.size(); k++) {
+        Spot spot = outline.get(k % outline.size());
+        ring[k] = new Coordinate(spot.x(), spot.y());
+      }
+      all = OverlayNGRobust.overlay(all, factory.createPolygon(ring), OverlayNG.UNION);
+    }
+    return all instanceof Polygon whole && !whole.isEmpty()
+        ? Optional.of(spots(whole.getExteriorRing()))
+        : Optional.empty();
+  }
+
+  private static List<Spot> spots(Geometry line) {
+    List<Spot> spots = new ArrayList<>();
+    for (Coordinate c : line.getCoordinates()) {
+      spots.add(new Spot(c.getX(), c.getY()));
+    }
+    return spots;
   }
 
   /** The hull of discs a little larger than the valves' heads and the plug. */
@@ -120,11 +184,7 @@ public record HeadPlan(List<Bore> bores, List<ValvePlace> valves) {
     for (ValvePlace valve : valves) {
       discs = discs.union(disc(factory, valve.centre(), valve.headMm() / 2 + APART_MM));
     }
-    List<Spot> outline = new ArrayList<>();
-    for (Coordinate c : discs.convexHull().getCoordinates()) {
-      outline.add(new Spot(c.getX(), c.getY()));
-    }
-    return outline;
+    return spots(discs.convexHull());
   }
 
   private static Geometry disc(GeometryFactory factory, Spot centre, double radius) {

@@ -7,6 +7,7 @@ import finebore.seat.Bowl;
 import finebore.seat.Cut;
 import finebore.seat.Element;
 import finebore.seat.Seat;
+import finebore.seat.Throat;
 import finebore.valve.Pairing;
 import finebore.valve.Valve;
 import java.util.ArrayList;
@@ -47,10 +48,16 @@ public final class NewHead {
   public static Pairing withHead(Pairing before, double headMm) {
     double by = headMm / before.valve().headDiameterMm();
     Seat seat = before.seat();
+    // All at once: one after the other a much smaller seat would for a moment have too large a
+    // throat.
     Seat grown =
-        seat.withOutsideDiameterMm(round(seat.outsideDiameterMm() * by))
-            .withThroatDiameter(round(seat.throatDiameterMm() * by))
-            .withBowl(new Bowl(round(seat.bowlDiameterMm() * by), seat.bowlDepthMm()));
+        new Seat(
+            seat.stack(),
+            round(seat.outsideDiameterMm() * by),
+            seat.depthMm(),
+            new Throat(round(seat.throatDiameterMm() * by), seat.throatLengthMm()),
+            new Bowl(round(seat.bowlDiameterMm() * by), seat.bowlDepthMm()),
+            seat.roofAngleDeg());
     return new Pairing(grown, before.valve().withHeadDiameterMm(headMm));
   }
 

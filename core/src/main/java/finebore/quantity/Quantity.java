@@ -163,6 +163,7 @@ public enum Quantity implements Coded {
   PILOT_LENGTH("pilotLength", Dimension.LENGTH, 5, 300),
   PILOT_OVERHANG("pilotOverhang", Dimension.LENGTH, 0, 300),
   SLIVER("sliver", Dimension.LENGTH, 0, 2),
+  FIRE_RING_MARGIN("fireRingMargin", Dimension.LENGTH, 0, 10),
   SHOP_TOLERANCE("shopTolerance", Dimension.LENGTH, 0.001, 5);
 
   private final String key;

@@ -42,4 +42,11 @@ public record ChamberWall(Map<Double, Double> fromAxisMm, double depthMm) {
     double second = after == null ? sorted.firstEntry().getValue() : after.getValue();
     return to == from ? first : first + (second - first) * (hour - from) / (to - from);
   }
+
+  /** The same all round further back. */
+  public ChamberWall takenBack(double mm) {
+    Map<Double, Double> back = new TreeMap<>(fromAxisMm);
+    back.replaceAll((hour, at) -> at + mm);
+    return new ChamberWall(back, depthMm);
+  }
 }

@@ -32,6 +32,12 @@ public record Room(
    */
   public record Neighbour(double alongMm, double acrossMm, double headMm, double topMm) {}
 
+  /** Edges of two shut heads lie side by side over about this height, mm. */
+  private static final double EDGE_THICK_MM = 2;
+
+  /** Lifts at which two heads are held against each other. */
+  private static final int STEPS = 50;
+
   /** What is nearest in a direction. */
   public enum Nearest {
     NOTHING,
@@ -156,20 +162,29 @@ public record Room(
     return boreMm / 2 - far - edgeMm;
   }
 
-  /** The same to the nearest neighbour, which is shut; empty without one. */
+  /**
+   * The least between the edge of a head and a neighbour that is shut, on the way to a lift: side
+   * by side first, and over its head where this one leans that way; below 0 where the two meet.
+   * Empty without a neighbour.
+   */
   public OptionalDouble leastToNeighbourMm(double edgeMm, double liftMm) {
-    return neighbours.stream().mapToDouble(n -> nearest(n, liftMm) - edgeMm - n.headMm() / 2).min();
+    return neighbours.stream().mapToDouble(n -> least(n, edgeMm, liftMm)).min();
   }
 
-  /** From a neighbour's axis to the way that this one's takes as it opens. */
-  private double nearest(Neighbour other, double liftMm) {
-    double x = other.alongMm() - alongMm;
-    double y = other.acrossMm() - acrossMm;
-    double dx = alongAt(liftMm) - alongMm;
-    double dy = acrossAt(liftMm) - acrossMm;
-    double squared = dx * dx + dy * dy;
-    double part = squared == 0 ? 0 : Math.clamp((x * dx + y * dy) / squared, 0, 1);
-    return Math.hypot(x - part * dx, y - part * dy);
+  private double least(Neighbour other, double edgeMm, double liftMm) {
+    double least = Double.POSITIVE_INFINITY;
+    for (int k = 0; k <= STEPS; k++) {
+      double lift = liftMm * k / STEPS;
+      double beside =
+          Math.hypot(alongAt(lift) - other.alongMm(), acrossAt(lift) - other.acrossMm())
+              - edgeMm
+              - other.headMm() / 2;
+      double over = Math.max(0, lift - EDGE_THICK_MM);
+      double apart =
+          beside >= 0 ? Math.hypot(beside, over) : over > 0 ? Math.max(beside, over) : beside;
+      least = Math.min(least, apart);
+    }
+    return least;
   }
 
   /** From the middle of a head to the bore's wall, in a direction, while the valve is shut. */

@@ -56,7 +56,7 @@ public record WallBack(double nowMm, double freeMm, double ruleMm, double limitM
               wall.atMm(d),
               freeMm(room, d, edgeMm, heightMm, wanted),
               Unshrouding.radius(edgeMm, wall.depthMm(), discharge),
-              room.toCircleFromAxis(d, fireRingMm / 2) - marginMm));
+              room.toCircleFromAxis(d, fireRingMm / 2 - marginMm)));
     }
     return all;
   }

@@ -26,7 +26,8 @@ public enum ShopFigure implements Coded {
   /** 20 inches of mercury. */
   LEAST_VACUUM("leastVacuum", Quantity.VACUUM, Unit.INCH_OF_MERCURY.toBase(20)),
   LEAST_FALL("leastFall", Quantity.VACUUM_FALL, 5),
-  MOST_RUNOUT("mostRunout", Quantity.SEAT_RUNOUT, 0.05);
+  MOST_RUNOUT("mostRunout", Quantity.SEAT_RUNOUT, 0.05),
+  FIRE_RING_MARGIN("fireRingMargin", Quantity.FIRE_RING_MARGIN, 1);
 
   private final String key;
   private final Quantity quantity;

@@ -63,6 +63,7 @@ public final class Main {
                     "plan",
                     "variants",
                     "suggest",
+                    "room",
                     "practices",
                     "cutters",
                     "cut",
@@ -187,7 +188,7 @@ public final class Main {
     @Option(
         names = "--job",
         defaultValue = "skarn-1.6",
-        description = "Which demo job: skarn-1.6, tuff-650 or gabbro-4.2.")
+        description = "Which demo job: skarn-1.6, tuff-650, gabbro-4.2 or dolerite-2.0.")
     private String job;
 
     @Override

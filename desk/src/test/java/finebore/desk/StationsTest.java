@@ -8,6 +8,7 @@ import finebore.cutting.OpenThroat;
 import finebore.cutting.Plunge;
 import finebore.cutting.SweepChamber;
 import finebore.finding.FindingCode;
+import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
 import finebore.formats.RackFile;
 import finebore.found.Measure;
@@ -15,6 +16,7 @@ import finebore.job.Plan;
 import finebore.practice.Finding;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.ComboBox;
@@ -320,5 +322,31 @@ class StationsTest {
     desk.runFx(desk.session::undo);
     assertThat(desk.session.job()).isEqualTo(JobFile.demo());
     assertThat(desk.folder.language().tag()).isEqualTo("de");
+  }
+
+  /** What stands round a valve is drawn once its place was measured, and follows lift and seat. */
+  @Test
+  void theRoomRoundAValveIsShownAndFollows() {
+    desk.runFx(() -> ((ToggleButton) desk.lookup("#show-room").query()).fire());
+    assertThat(desk.isShown("#room")).isTrue();
+    assertThat(desk.text("#room-text")).isEmpty();
+    desk.runFx(
+        () -> desk.session.load(JobDocument.fresh(JobFile.demo("dolerite-2.0")), Optional.empty()));
+    desk.runFx(() -> desk.window.plan().section().liftProperty().set(8));
+    String high = desk.text("#room-text");
+    assertThat(high).contains("at 8.00 mm", "At 7:40: 2.32 mm to the bore", "Fire ring: not past");
+    int print = desk.print("#room");
+    desk.runFx(() -> desk.window.plan().section().liftProperty().set(1));
+    assertThat(desk.text("#room-text")).contains("at 1.00 mm").isNotEqualTo(high);
+    assertThat(desk.print("#room")).isNotEqualTo(print);
+    desk.runFx(() -> desk.lookup("#room").query().requestFocus());
+    desk.type(KeyCode.RIGHT);
+    WaitForAsyncUtils.waitForFxEvents(2);
+    assertThat(desk.text("#room-text")).contains("At 7:50");
+    desk.runFx(() -> desk.lookup("#section").query().requestFocus());
+    desk.type(KeyCode.R);
+    WaitForAsyncUtils.waitForFxEvents(2);
+    assertThat(desk.isShown("#room")).isFalse();
+    assertThat(desk.text("#room-text")).isEmpty();
   }
 }

@@ -181,7 +181,7 @@ public final class JobFile {
 
   /** Names of the demo jobs that ship with the program, the one to begin with first. */
   public static List<String> demoNames() {
-    return List.of("skarn-1.6", "tuff-650", "gabbro-4.2");
+    return List.of("skarn-1.6", "tuff-650", "gabbro-4.2", "dolerite-2.0");
   }
 
   /** The demo job to begin with. */

@@ -5,15 +5,19 @@ import finebore.calibration.TestedSeat;
 import finebore.code.RuleViolation;
 import finebore.flow.Calibration;
 import finebore.flow.Direction;
+import finebore.flow.Gate;
 import finebore.flow.Sectors;
 import finebore.flow.field.Fineness;
 import finebore.flow.field.Turbulence;
 import finebore.job.Job;
 import finebore.job.Port;
+import finebore.room.Shroud;
+import finebore.study.FlowSetting;
 import finebore.study.SeatStudy;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.function.DoubleUnaryOperator;
 
@@ -50,6 +54,10 @@ public final class SimulatedHead implements DoubleUnaryOperator {
   private final double own;
   private final double tilt;
   private final double[] phases;
+
+  /** The walls of a head cost more or less than the program takes them to. */
+  private final double walls;
+
   private final Map<Integer, Double> truer = new HashMap<>();
 
   private SimulatedHead(Job job, SetUp setUp, long seed, SeatAlone alone) {
@@ -63,6 +71,7 @@ public final class SimulatedHead implements DoubleUnaryOperator {
     double port = 0.45 + 0.35 * head.nextDouble();
     factor = 0.95 + 0.04 * head.nextDouble();
     phases = new double[] {head.nextDouble(), head.nextDouble()};
+    walls = 0.7 + 0.6 * head.nextDouble();
     // Each state has a little of its own that no model knows of.
     SetUp.TestedState tested = setUp.state();
     Random state =
@@ -105,7 +114,10 @@ public final class SimulatedHead implements DoubleUnaryOperator {
     double at = HEIGHTS * Math.pow(part, 1 / CLOSER);
     int below = Math.clamp((int) at, LOWEST, HEIGHTS - 1);
     double share = Math.clamp(at - below, 0, 1);
-    double area = estimated(liftMm) * ((1 - share) * smooth(below) + share * smooth(below + 1));
+    double area =
+        estimated(liftMm)
+            * Math.pow(open(liftMm), walls)
+            * ((1 - share) * smooth(below) + share * smooth(below + 1));
     double wave =
         1
             + 0.012 * Math.sin(2 * Math.PI * (part + phases[0]))
@@ -115,8 +127,16 @@ public final class SimulatedHead implements DoubleUnaryOperator {
     return wave * factor / Math.sqrt(1 / (area * area) + portPerMm4);
   }
 
+  /** Seat and valve with nothing round them. */
   private double estimated(double liftMm) {
-    return seat.fit().aloneMm2(seat.fit().areaAt(liftMm, seat.setting()), seat.setting());
+    FlowSetting free = seat.setting().withRoom(Optional.empty());
+    return seat.fit().aloneMm2(seat.fit().areaAt(liftMm, free), free);
+  }
+
+  /** What the walls round the valve leave, as the program has it. */
+  private double open(double liftMm) {
+    Gate gate = Gate.between(seat.seat().profile(), seat.valveAt(liftMm));
+    return seat.fit().shroud(gate, liftMm, seat.setting()).map(Shroud::share).orElse(1.0);
   }
 
   /**

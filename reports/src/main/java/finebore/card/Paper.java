@@ -271,17 +271,29 @@ final class Paper implements AutoCloseable {
       page.saveGraphicsState();
       switch (item) {
         case Outline outline -> outline(outline, drawing.window(), left, base, unit);
-        case Label label ->
-            put(
-                sayable(label.text(), plain),
-                plain,
-                (float) (label.heightMm() * unit / 0.72),
-                left + (float) (label.x() * unit),
-                base + (float) (label.y() * unit));
+        case Label label -> label(label, left, base, unit);
       }
       page.restoreGraphicsState();
     }
     y -= (float) (box.height() * unit) + 6;
+  }
+
+  private void label(Label label, float left, float base, float unit) throws IOException {
+    String text = sayable(label.text(), plain);
+    float size = (float) (label.heightMm() * unit / 0.72);
+    float wide = plain.getStringWidth(text) / 1000 * size;
+    float back =
+        switch (label.align()) {
+          case LEFT -> 0;
+          case MIDDLE -> wide / 2;
+          case RIGHT -> wide;
+        };
+    put(
+        text,
+        plain,
+        size,
+        left + (float) (label.x() * unit) - back,
+        base + (float) (label.y() * unit));
   }
 
   private void outline(Outline outline, Box window, float left, float base, float unit)

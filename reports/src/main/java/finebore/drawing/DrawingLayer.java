@@ -18,6 +18,13 @@ public enum DrawingLayer {
   GATE(0x2b2b2a, 0.4, 1.2, -1),
   REACHED(0x2f5d9b, 0.6, 0, -1),
   CUTTER(0x2b2b2a, 0.5, 0, -1),
+  BORE(0x2b2b2a, 0.35, 0, -1),
+  FIRE_RING(0xc8452c, 0.25, 2.2, -1),
+  STOP_LINE(0xc8452c, 0.35, 0, -1),
+  VALVE_HEAD(0x8c6d1f, 0.25, 0, -1),
+  CHAMBER(0x2b2b2a, 0.5, 0, -1),
+  TAKE_BACK(0x2f5d9b, 0.4, 2.2, -1),
+  SCALE_BAR(0x2b2b2a, 0.35, 0, -1),
   AXIS(0x6f6f6a, 0.18, 3.5, -1),
   DIMENSIONS(0x2b2b2a, 0.18, 0, -1);
 

@@ -134,12 +134,12 @@ public record DrawingPainter(
   private Color stroke(DrawingLayer layer) {
     return switch (layer) {
       case METAL, AXIS, NEIGHBOUR -> palette.muted();
-      case RING, FINISHED -> palette.edge();
-      case REMOVED, FOUND -> palette.vermilion();
+      case RING, FINISHED, BORE, CHAMBER -> palette.edge();
+      case REMOVED, FOUND, FIRE_RING, STOP_LINE -> palette.vermilion();
       case LACKING, RUNOUT -> palette.amber();
-      case WATER, PLANNED, CONTACT, REACHED -> palette.blue();
-      case VALVE, SHUT -> palette.brassEdge();
-      case GATE, CUTTER, DIMENSIONS -> palette.text();
+      case WATER, PLANNED, CONTACT, REACHED, TAKE_BACK -> palette.blue();
+      case VALVE, SHUT, VALVE_HEAD -> palette.brassEdge();
+      case GATE, CUTTER, DIMENSIONS, SCALE_BAR -> palette.text();
     };
   }
 

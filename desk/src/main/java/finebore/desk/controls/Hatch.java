@@ -10,7 +10,7 @@ import javafx.scene.paint.ImagePattern;
  * Hatching as a tile that repeats on the screen: one stroke at 45 degrees, its edges smoothed.
  * Filling with a tile costs a fraction of drawing every line through a clip.
  */
-final class Hatch {
+public final class Hatch {
 
   private record Key(Color colour, boolean rising, int spacing) {}
 
@@ -25,7 +25,7 @@ final class Hatch {
    * @param spacing pixels between lines, measured along a row
    * @param width stroke width, pixels
    */
-  static ImagePattern of(Color colour, boolean rising, int spacing, double width) {
+  public static ImagePattern of(Color colour, boolean rising, int spacing, double width) {
     return TILES.computeIfAbsent(
         new Key(colour, rising, spacing), key -> tile(colour, rising, spacing, width));
   }

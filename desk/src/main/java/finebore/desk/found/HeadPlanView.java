@@ -32,6 +32,12 @@ import javafx.scene.text.TextAlignment;
  */
 public final class HeadPlanView extends DrawnRegion {
 
+  /** A bold letter takes at most this much of its height. */
+  private static final double LETTER = 0.6;
+
+  /** A name may stand out of its head by so much. */
+  private static final double OUT = 1.15;
+
   private static final double SMALLEST_TEXT = 13;
   private static final double LINE = 1.35;
   private static final int LEGEND_LINES = 3;
@@ -196,13 +202,16 @@ public final class HeadPlanView extends DrawnRegion {
     double head = valve.headMm() * scale;
     double size = Math.clamp(head / 3, SMALLEST_TEXT, Math.max(SMALLEST_TEXT, text() * 0.9));
     g.setFont(Theme.boldFigures(size));
-    Ink.write(
-        g,
+    String full =
         valve.place().label()
             + " "
             + (doubt ? "!" : "")
             + state.letter()
-            + (job.isException(valve.place()) ? "×" : ""),
+            + (job.isException(valve.place()) ? "×" : "");
+    Ink.write(
+        g,
+        // On a small head there is room for its name alone; its colour tells the state.
+        full.length() * size * LETTER > OUT * head ? valve.place().label() : full,
         x(valve.centre()),
         // On the side the guide does not lean to.
         y(valve.centre()) - Math.copySign(Math.min(size * 0.75, head * 0.22), lean));
@@ -223,7 +232,12 @@ public final class HeadPlanView extends DrawnRegion {
                 "intake",
                 UnitSystem.fixed(job.layout().intakeTiltDeg(), 0),
                 "exhaust",
-                UnitSystem.fixed(job.layout().exhaustTiltDeg(), 0));
+                UnitSystem.fixed(job.layout().exhaustTiltDeg(), 0),
+                "chamber",
+                session.say(
+                    HeadPlan.of(job).bores().stream().allMatch(Bore::chamberMeasured)
+                        ? "headPlan.chamberMeasured"
+                        : "headPlan.chamberAssumed"));
     List<String> lines = lines(session.say("headPlan.legend"), "   ", font, w - 16);
     lines.addAll(lines(tilt, " ", font, w - 16));
     for (int k = 0; k < lines.size(); k++) {

@@ -38,9 +38,15 @@ public final class PlanStation extends BorderPane {
   private Optional<Boolean> editorsShown = Optional.empty();
   private Optional<Boolean> readingsShown = Optional.empty();
 
+  /** What the room round the valve takes of the drawing's width while it is shown. */
+  private static final double ROOM_SHARE = 0.46;
+
   private final JobSession session;
   private final Supplier<Double> textScale;
   private final SectionView section;
+  private final RoomView room;
+  private final ToggleButton showRoom = new ToggleButton();
+  private final Label roomText = new Label();
   private final LiftStrip strip;
   private final Slider lever = new Slider(0, 12, 3);
   private final Label leverText = new Label();
@@ -61,6 +67,7 @@ public final class PlanStation extends BorderPane {
     this.textScale = textScale;
     setId("plan-station");
     section = new SectionView(session, watch, palette, textScale);
+    room = new RoomView(session, section.liftProperty(), palette, textScale);
     strip = new LiftStrip(session, section.liftProperty(), section.air(), palette, textScale);
     editors = new EditorColumn(session);
     readings = new ReadingsPane(session);
@@ -85,6 +92,7 @@ public final class PlanStation extends BorderPane {
             8,
             title,
             gap,
+            showRoom,
             layer(Layer.SPEED, "A"),
             layer(Layer.LOST, "L"),
             saveAir,
@@ -103,7 +111,9 @@ public final class PlanStation extends BorderPane {
     leverBox.setMinWidth(62);
     leverBox.setStyle("-fx-padding: 4 4 4 4;");
     VBox.setVgrow(lever, Priority.ALWAYS);
-    HBox drawing = new HBox(section, leverBox);
+    roomToggle();
+    HBox drawing = new HBox(room, section, leverBox);
+    room.prefWidthProperty().bind(drawing.widthProperty().multiply(ROOM_SHARE));
     HBox.setHgrow(section, Priority.ALWAYS);
     VBox.setVgrow(drawing, Priority.ALWAYS);
 
@@ -111,7 +121,11 @@ public final class PlanStation extends BorderPane {
     airText.setId("air-text");
     airText.setWrapText(true);
     section.air().whenNews(this::showAir);
-    VBox foot = new VBox(gateText, airText, message);
+    roomText.setId("room-text");
+    roomText.setWrapText(true);
+    roomText.setMinHeight(Region.USE_PREF_SIZE);
+    roomText.managedProperty().bind(roomText.textProperty().isNotEmpty());
+    VBox foot = new VBox(gateText, airText, roomText, message);
     foot.setStyle("-fx-padding: 3 10 3 10;");
     trying.getStyleClass().addAll("banner", "preview");
     trying.setAlignment(Pos.CENTER_LEFT);
@@ -142,6 +156,29 @@ public final class PlanStation extends BorderPane {
     // Keeping a tried cure leaves all figures as they are, so the work itself does not change then.
     session.tried().addListener((o, was, is) -> show(session.work().get()));
     show(session.work().get());
+  }
+
+  private void roomToggle() {
+    showRoom.setText(session.say("room.show"));
+    showRoom.setId("show-room");
+    showRoom.getStyleClass().add("icon-button");
+    showRoom.setMinWidth(Region.USE_PREF_SIZE);
+    showRoom.setTooltip(new Tooltip(session.say("room.show.tip") + " (R)"));
+    room.managedProperty().bind(showRoom.selectedProperty());
+    room.visibleProperty().bind(showRoom.selectedProperty());
+    section.onRoom(showRoom::fire);
+    room.onLook(this::showRoomText);
+    showRoom
+        .selectedProperty()
+        .addListener(
+            (o, was, is) -> {
+              showRoomText();
+              widths(getWidth());
+            });
+  }
+
+  private void showRoomText() {
+    roomText.setText(showRoom.isSelected() ? String.join(" ", room.said()) : "");
   }
 
   private Button fold(String sign, String id, Runnable action) {
@@ -214,7 +251,8 @@ public final class PlanStation extends BorderPane {
    * The section keeps its room; what is folded away for that, or by choice, comes back by choice.
    */
   private void foldColumns(double width) {
-    boolean roomy = width >= NARROW * textScale.get();
+    // Two drawings beside each other need what the readings take.
+    boolean roomy = width >= NARROW * textScale.get() && !showRoom.isSelected();
     show(editors, editorsShown.orElse(true));
     show(readings, readingsShown.orElse(roomy));
   }
@@ -260,13 +298,18 @@ public final class PlanStation extends BorderPane {
   public void restyle() {
     widths(getWidth());
     section.redraw();
+    room.requestLayout();
     strip.fit();
     strip.requestLayout();
   }
 
   /** Shows a part of the station: plan, variants or suggest. */
   public void show(String view) {
-    below.show(view);
+    if (view.equals("room")) {
+      showRoom.setSelected(true);
+    } else {
+      below.show(view);
+    }
   }
 
   /** The section, for keys that belong to it. */
@@ -316,6 +359,7 @@ public final class PlanStation extends BorderPane {
   }
 
   private void showLift() {
+    showRoomText();
     showAir();
     SeatView work = session.work().get();
     UnitSystem units = work.units();

@@ -45,6 +45,7 @@ public final class SectionView extends DrawnRegion {
   private final AirOverlay air;
   private final DoubleProperty lift = new SimpleDoubleProperty(3);
   private final Tooltip hover = new Tooltip();
+  private Runnable showRoom = () -> {};
   private ViewFrame frame;
   private boolean fitted = true;
   private String selected = "";
@@ -340,6 +341,11 @@ public final class SectionView extends DrawnRegion {
     }
   }
 
+  /** What the key for the room round the valve does. */
+  void onRoom(Runnable show) {
+    showRoom = show;
+  }
+
   private void key(KeyEvent e) {
     if (e.isShortcutDown() || e.isAltDown()) {
       return;
@@ -357,6 +363,7 @@ public final class SectionView extends DrawnRegion {
       case MINUS, SUBTRACT -> zoom(0.8);
       case F -> fit();
       case W -> fitWhole();
+      case R -> showRoom.run();
       case A -> air.toggle(Layer.SPEED);
       case L -> air.toggle(Layer.LOST);
       case U -> session.switchUnits();

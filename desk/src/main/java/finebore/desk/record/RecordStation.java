@@ -4,14 +4,21 @@ import finebore.card.CardPart;
 import finebore.card.CardSize;
 import finebore.card.JobCard;
 import finebore.card.JobCard.Issued;
+import finebore.card.ScribeSheet;
+import finebore.code.Message;
+import finebore.code.Term;
 import finebore.desk.controls.MessageLine;
 import finebore.desk.controls.Tabs;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.WorkSession;
+import finebore.drawing.DxfDrawing;
 import finebore.drawing.JobDrawings;
+import finebore.drawing.Scribe;
+import finebore.drawing.SvgDrawing;
 import finebore.formats.FileProblem;
 import finebore.formats.ReadingsTable;
 import finebore.formats.TableText;
+import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.work.WorkLog;
 import java.nio.charset.StandardCharsets;
@@ -134,6 +141,9 @@ public final class RecordStation extends BorderPane {
             item("record-dxf", "record.dxf", () -> files.save("dxf", () -> dxf(false))),
             item("record-cutter", "record.cutter", () -> files.save("dxf", () -> dxf(true))),
             item("record-svg", "record.svg", () -> files.save("svg", this::svg)),
+            item("record-scribe-pdf", "record.scribe", () -> scribe("pdf")),
+            item("record-scribe-svg", "record.scribeSvg", () -> scribe("svg")),
+            item("record-scribe-dxf", "record.scribeDxf", () -> scribe("dxf")),
             item("record-csv", "record.csv", () -> files.save("csv", this::csv)),
             item("record-csv-in", "record.csvIn", this::readTable));
     Label of = new Label(session.say("record.paper"));
@@ -198,6 +208,36 @@ public final class RecordStation extends BorderPane {
   private byte[] svg() {
     return JobDrawings.svg(session.job(), session.seat().get(), session.words(), 0)
         .getBytes(StandardCharsets.UTF_8);
+  }
+
+  /** The chamber to be scribed, for a wall that is to cost nothing at the cam's lift. */
+  private void scribe(String ending) {
+    SeatPlace seat = session.seat().get();
+    double lift = session.job().group(seat.port()).cam().maxLiftMm();
+    Optional<Scribe> scribe = Scribe.of(session.job(), seat, lift, session.words());
+    if (scribe.isEmpty()) {
+      session
+          .messages()
+          .refuse(
+              "record-scribe",
+              session
+                  .words()
+                  .say(Message.of("scribe.unknown").with("seat", Term.quote(seat.label()))));
+      return;
+    }
+    files.save(ending, () -> scribe(scribe.get(), seat, ending));
+  }
+
+  private byte[] scribe(Scribe scribe, SeatPlace seat, String ending) {
+    String title =
+        session.say("scribe.title", "job", session.job().name(), "cylinder", seat.cylinder());
+    return switch (ending) {
+      case "pdf" -> ScribeSheet.pdf(scribe, session.words(), title, issued().size());
+      case "svg" -> SvgDrawing.of(scribe.drawing(), 1, title).getBytes(StandardCharsets.UTF_8);
+      default ->
+          DxfDrawing.of(List.of(scribe.drawing()), session.job().units())
+              .getBytes(StandardCharsets.US_ASCII);
+    };
   }
 
   private byte[] csv() {

@@ -1,0 +1,105 @@
+package finebore.cli;
+
+import finebore.card.CardSize;
+import finebore.card.ScribeSheet;
+import finebore.code.Message;
+import finebore.code.Term;
+import finebore.drawing.DxfDrawing;
+import finebore.drawing.Scribe;
+import finebore.drawing.SvgDrawing;
+import finebore.formats.FileProblem;
+import finebore.formats.JobFile;
+import finebore.formats.SafeFile;
+import finebore.job.Engine.SeatPlace;
+import finebore.job.Job;
+import finebore.words.Words;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** Writes how far the walls round the valves of a cylinder are to go back. */
+@Command(
+    name = "scribe",
+    description = "The chamber of a seat's cylinder in true size, with how far its walls go back.")
+final class ScribeCommand implements Callable<Integer> {
+
+  private static final List<String> ENDINGS = List.of(".pdf", ".svg", ".dxf", ".txt");
+
+  @Spec private CommandSpec spec;
+
+  @Mixin private Speech speech;
+
+  @Parameters(index = "0", paramLabel = "FILE", description = "The job file.")
+  private Path file;
+
+  @Option(names = "--seat", required = true, description = "The seat by its label, for example I1.")
+  private String seat;
+
+  @Option(
+      names = "--lift",
+      paramLabel = "MM",
+      description = "Lift at which a wall is to cost nothing, mm, above 0 and up to 50; the cam's.")
+  private Double liftMm;
+
+  @Option(names = "--paper", description = "a4 (default) or letter.", defaultValue = "a4")
+  private CardCommand.PaperName paper;
+
+  @Option(
+      names = {"-o", "--output"},
+      required = true,
+      paramLabel = "OUT",
+      description = "Where to write it; ends in .pdf, .svg, .dxf or .txt.")
+  private Path output;
+
+  @Override
+  public Integer call() throws FileProblem {
+    String name = output.toString().toLowerCase(Locale.ROOT);
+    String ending =
+        ENDINGS.stream()
+            .filter(name::endsWith)
+            .findFirst()
+            .orElseThrow(
+                () ->
+                    new FileProblem(
+                        Message.of("file.wrongEnding")
+                            .with("file", Term.quote(output.toString()))
+                            .with("endings", Term.quote(String.join(", ", ENDINGS)))));
+    Job job = JobFile.read(file).job();
+    Words words = speech.of(job);
+    SeatPlace place = SeatByLabel.of(job, seat);
+    double lift = liftMm == null ? job.group(place.port()).cam().maxLiftMm() : liftMm;
+    if (!(lift > 0 && lift <= 50)) {
+      throw new FileProblem(Message.of("cli.lift").with("value", Term.quote(String.valueOf(lift))));
+    }
+    Scribe scribe =
+        Scribe.of(job, place, lift, words)
+            .orElseThrow(
+                () -> new FileProblem(Message.of("scribe.unknown").with("seat", Term.quote(seat))));
+    SafeFile.write(output, written(scribe, ending, job, words, place), false);
+    Terminal.println(spec, words.text("cli.wrote", "file", output.toString()));
+    return 0;
+  }
+
+  private byte[] written(Scribe scribe, String ending, Job job, Words words, SeatPlace place) {
+    String title = words.text("scribe.title", "job", job.name(), "cylinder", place.cylinder());
+    return switch (ending) {
+      case ".pdf" -> ScribeSheet.pdf(scribe, words, title, CardSize.values()[paper.ordinal()]);
+      case ".svg" -> bytes(SvgDrawing.of(scribe.drawing(), 1, title));
+      case ".dxf" ->
+          DxfDrawing.of(List.of(scribe.drawing()), job.units()).getBytes(StandardCharsets.US_ASCII);
+      default -> bytes(title + "\n" + String.join("\n", scribe.lines()) + "\n");
+    };
+  }
+
+  private static byte[] bytes(String text) {
+    return text.getBytes(StandardCharsets.UTF_8);
+  }
+}

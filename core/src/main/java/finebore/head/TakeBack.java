@@ -1,0 +1,167 @@
+package finebore.head;
+
+import finebore.flow.Gate;
+import finebore.head.HeadPlan.Spot;
+import finebore.job.Engine.SeatPlace;
+import finebore.job.Job;
+import finebore.planning.SeatOutcome;
+import finebore.planning.SeatRoom;
+import finebore.room.Room;
+import finebore.room.WallBack;
+import finebore.study.SeatFit;
+import finebore.work.ShopFigure;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.ToDoubleFunction;
+
+/**
+ * Taking the walls of a cylinder's chamber back to where they cost nothing at a lift, and what that
+ * does to the chamber.
+ *
+ * @param seats every valve of the cylinder whose place is known
+ * @param volumeMm3 metal that goes
+ * @param ratioNow compression ratio as found, where known
+ * @param ratioAfter with the walls taken back and nothing else done
+ * @param skimMm what the head would have to be skimmed so that the ratio is what it was; empty
+ *     where the walls are no one chamber
+ */
+public record TakeBack(
+    List<OfSeat> seats,
+    double volumeMm3,
+    OptionalDouble ratioNow,
+    OptionalDouble ratioAfter,
+    OptionalDouble skimMm) {
+
+  /** A wall that has less to go is left alone, mm. */
+  public static final double SLIGHT_MM = 0.05;
+
+  /**
+   * One valve.
+   *
+   * @param edgeMm radius of its head as planned
+   * @param depthMm of the chamber beside it
+   * @param back by direction; empty where its wall was not measured
+   */
+  public record OfSeat(
+      SeatPlace place, Room room, double edgeMm, double depthMm, List<WallBack> back) {
+    public OfSeat {
+      back = List.copyOf(back);
+    }
+
+    private List<Spot> outline(ToDoubleFunction<WallBack> fromAxis) {
+      return HeadPlan.round(
+          new Spot(room.alongMm(), room.acrossMm()), d -> fromAxis.applyAsDouble(back.get(d)));
+    }
+  }
+
+  public TakeBack {
+    seats = List.copyOf(seats);
+  }
+
+  /**
+   * The cylinder of a seat; empty where nobody has measured where its valve lies.
+   *
+   * @param liftMm above 0
+   */
+  public static Optional<TakeBack> of(Job job, SeatPlace seat, double liftMm) {
+    List<OfSeat> seats =
+        job.engine().seats().stream()
+            .filter(s -> s.cylinder() == seat.cylinder())
+            .flatMap(s -> SeatRoom.found(job, s).map(r -> of(job, s, r, liftMm)).stream())
+            .toList();
+    return seats.stream().noneMatch(s -> s.place().equals(seat))
+        ? Optional.empty()
+        : Optional.of(of(job, seats));
+  }
+
+  private static OfSeat of(Job job, SeatPlace place, Room room, double liftMm) {
+    SeatFit fit = SeatOutcome.of(job, place, job.planOf(place)).cut().fit();
+    double edge = fit.pairing().valve().headDiameterMm() / 2;
+    double depth = SeatRoom.depthMm(job, place);
+    if (room.chamber().isEmpty() || fit.restMm().isEmpty()) {
+      return new OfSeat(place, room, edge, depth, List.of());
+    }
+    Gate gate = Gate.between(fit.seat().profile(), fit.valveAt(liftMm));
+    return new OfSeat(
+        place,
+        room,
+        edge,
+        depth,
+        WallBack.of(
+            room,
+            edge,
+            fit.restMm().getAsDouble() + liftMm,
+            gate.areaMm2(),
+            place.port().direction(),
+            job.layout().fireRingMm(),
+            job.shop().value(ShopFigure.FIRE_RING_MARGIN)));
+  }
+
+  private static TakeBack of(Job job, List<OfSeat> seats) {
+    List<OfSeat> walled = walled(seats);
+    double depth = walled.stream().mapToDouble(OfSeat::depthMm).average().orElse(0);
+    OptionalDouble now = areaMm2(walled, WallBack::nowMm);
+    OptionalDouble after = areaMm2(walled, TakeBack::targetMm);
+    double volume =
+        now.isPresent() && after.isPresent()
+            ? (after.getAsDouble() - now.getAsDouble()) * depth
+            : 0;
+    OptionalDouble ratio = job.head().compressionRatio();
+    double bore = job.engine().boreMm();
+    double swept = Math.PI / 4 * bore * bore * job.engine().strokeMm();
+    OptionalDouble ratioAfter =
+        ratio.isPresent()
+            ? OptionalDouble.of(1 + swept / (swept / (ratio.getAsDouble() - 1) + volume))
+            : ratio;
+    return new TakeBack(
+        seats,
+        volume,
+        ratio,
+        ratioAfter,
+        after.isPresent() && volume > 0
+            ? OptionalDouble.of(volume / after.getAsDouble())
+            : OptionalDouble.empty());
+  }
+
+  private static List<OfSeat> walled(List<OfSeat> seats) {
+    return seats.stream().filter(s -> !s.back().isEmpty()).toList();
+  }
+
+  private static OptionalDouble areaMm2(List<OfSeat> walled, ToDoubleFunction<WallBack> fromAxis) {
+    return HeadPlan.together(walled.stream().map(s -> s.outline(fromAxis)).toList()).stream()
+        .mapToDouble(TakeBack::areaMm2)
+        .findFirst();
+  }
+
+  /** Of a closed line. */
+  private static double areaMm2(List<Spot> line) {
+    double twice = 0;
+    for (int k = 0; k < line.size(); k++) {
+      Spot a = line.get(k);
+      Spot b = line.get((k + 1) % line.size());
+      twice += a.x() * b.y() - b.x() * a.y();
+    }
+    return Math.abs(twice) / 2;
+  }
+
+  /** How far back a wall is to go, from the valve's axis. */
+  public static double targetMm(WallBack wall) {
+    return wall.nowMm() + (wall.takeMm() < SLIGHT_MM ? 0 : wall.takeMm());
+  }
+
+  /** The chamber as it is: one line, or one for each valve where their walls do not meet. */
+  public List<List<Spot>> chamberNow() {
+    return lines(WallBack::nowMm);
+  }
+
+  /** The chamber with its walls taken back. */
+  public List<List<Spot>> chamberAfter() {
+    return lines(TakeBack::targetMm);
+  }
+
+  private List<List<Spot>> lines(ToDoubleFunction<WallBack> fromAxis) {
+    List<List<Spot>> each = walled(seats).stream().map(s -> s.outline(fromAxis)).toList();
+    return HeadPlan.together(each).map(List::of).orElse(each);
+  }
+}

@@ -1,0 +1,207 @@
+package finebore.planning;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import finebore.Samples;
+import finebore.bench.FlowTest;
+import finebore.bench.SetUp.TestedState;
+import finebore.calibration.NextTest;
+import finebore.calibration.PredictionConfidence;
+import finebore.cutting.SweepChamber;
+import finebore.finding.FindingCode;
+import finebore.flow.Calibration;
+import finebore.flow.Loss;
+import finebore.found.Measure;
+import finebore.head.TakeBack;
+import finebore.job.Engine;
+import finebore.job.Engine.SeatPlace;
+import finebore.job.Head;
+import finebore.job.HeadLayout;
+import finebore.job.Job;
+import finebore.practice.Finding;
+import finebore.room.Room;
+import finebore.rules.HeadFindings;
+import finebore.study.SeatStudy;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** The room of a job's seats, and what it does to their flow. */
+class SeatRoomTest {
+
+  /** One cylinder of 86 mm, its 42 mm intake 1.8 mm off the wall. */
+  private static final Job JOB =
+      Samples.job()
+          .withEngine(
+              new Engine(1, 1, 1, 86, 86, 6500, OptionalDouble.empty(), OptionalDouble.empty()));
+
+  private static final SeatPlace I1 = JOB.engine().seats().getFirst();
+  private static final Job PLACED = at(JOB, "I1", 0, -20.2);
+
+  private static Job at(Job job, String seat, double along, double across) {
+    return with(with(job, seat, Measure.AXIS_ALONG, along), seat, Measure.AXIS_ACROSS, across);
+  }
+
+  private static Job with(Job job, String seat, Measure measure, double value) {
+    return job.withHead(job.head().withReading(seat, measure, OptionalDouble.of(value)));
+  }
+
+  private static Job walled(Job job, double gapMm) {
+    for (Measure wall : Measure.CHAMBER_WALL) {
+      job = with(job, "I1", wall, gapMm);
+    }
+    return with(job, "I1", Measure.CHAMBER_DEPTH, 9);
+  }
+
+  private static double flow(Job job, double liftMm) {
+    return study(job).fit().areaAt(liftMm, study(job).setting()).mm2();
+  }
+
+  private static SeatStudy study(Job job) {
+    return PlanStudy.asFound(job, I1, Calibration.SEAT_ALONE);
+  }
+
+  @Test
+  void whatNobodyMeasuredIsNotThere() {
+    assertThat(SeatRoom.found(JOB, I1)).isEmpty();
+    Job half = with(JOB, "I1", Measure.AXIS_ALONG, 0);
+    assertThat(SeatRoom.found(half, I1)).isEmpty();
+    assertThat(flow(half, 9)).isEqualTo(flow(JOB, 9));
+    Room room = SeatRoom.found(PLACED, I1).orElseThrow();
+    assertThat(room.chamber()).isEmpty();
+    assertThat(room.neighbours()).isEmpty();
+    Job three =
+        with(
+            with(with(PLACED, "I1", Measure.WALL_12, 2), "I1", Measure.WALL_3, 2),
+            "I1",
+            Measure.WALL_6,
+            2);
+    assertThat(SeatRoom.found(three, I1).orElseThrow().chamber()).isEmpty();
+    Job four = with(three, "I1", Measure.WALL_9, 2.5);
+    // From the axis: half the found valve and its gap.
+    assertThat(SeatRoom.found(four, I1).orElseThrow().chamber().orElseThrow().atMm(54))
+        .isCloseTo(JOB.foundValve(I1).headDiameterMm() / 2 + 2.5, within(1e-12));
+  }
+
+  @Test
+  void aWallFarOffChangesNothingToSpeakOf() {
+    Job far = at(JOB.withEngine(JOB.engine().withBoreMm(400)), "I1", 0, 0);
+    assertThat(flow(far, 9)).isCloseTo(flow(JOB, 9), within(1e-4 * flow(JOB, 9)));
+  }
+
+  @Test
+  void aBoreCloseByCostsMoreTheHigherTheLift() {
+    double low = 1 - flow(PLACED, 1) / flow(JOB, 1);
+    double high = 1 - flow(PLACED, 9) / flow(JOB, 9);
+    assertThat(low).isBetween(0.0, 0.01);
+    assertThat(high).isBetween(0.02, 0.25);
+    var losses = study(PLACED).lossesAt(9);
+    assertThat(losses.effectiveAreaMm2()).isCloseTo(flow(PLACED, 9), within(1e-9));
+    assertThat(losses.parts().stream().filter(l -> l.cause() == Loss.Cause.WALL))
+        .hasSize(1)
+        .allSatisfy(l -> assertThat(l.share()).isPositive());
+    assertThat(losses.parts().stream().mapToDouble(Loss::share).sum()).isCloseTo(1, within(1e-9));
+    assertThat(study(JOB).lossesAt(9).parts()).noneMatch(l -> l.cause() == Loss.Cause.WALL);
+  }
+
+  @Test
+  void aBiggerValveNearAWallCanLose() {
+    Job tight = walled(PLACED, 0.6);
+    double before = flow(tight, 9);
+    // The wall stands where it was; the gaps were measured from the valve that was found.
+    Room room = SeatRoom.found(tight, I1).orElseThrow();
+    SeatStudy study = study(tight);
+    var bigger =
+        finebore.study.SeatFit.of(study.seat(), study.pairing().valve().withHeadDiameterMm(43.2));
+    assertThat(bigger.areaAt(9, study.setting().withRoom(Optional.of(room))).mm2())
+        .isLessThan(before);
+  }
+
+  @Test
+  void aSweptChamberStandsBackInThePlan() {
+    Job tight = walled(PLACED, 1);
+    var plan = tight.planOf(I1);
+    var swept = plan.withOperations(List.of(new SweepChamber(15, 52, OptionalDouble.empty())));
+    assertThat(SeatRoom.planned(tight, I1, plan)).isEqualTo(SeatRoom.found(tight, I1));
+    assertThat(SeatRoom.planned(tight, I1, swept).orElseThrow().chamber().orElseThrow().atMm(0))
+        .isEqualTo(26);
+    assertThat(SeatRoom.found(tight, I1).orElseThrow().chamber().orElseThrow().atMm(0))
+        .isCloseTo(22, within(1e-12));
+  }
+
+  /** The fixture is the wall of a test: on a larger one the same head reads more. */
+  @Test
+  void aLargerFixtureReadsMore() {
+    FlowTest test =
+        NextTest.of(PLACED, I1, TestedState.AS_FOUND, "a", PredictionConfidence.UNCALIBRATED);
+    FlowTest large =
+        NextTest.withPrediction(
+            PLACED,
+            test.withSetUp(test.setUp().withBoreMm(OptionalDouble.of(110))),
+            PredictionConfidence.UNCALIBRATED);
+    assertThat(test.setUp().boreMm()).hasValue(86);
+    assertThat(large.predicted().getLast().flowM3s())
+        .isGreaterThan(1.01 * test.predicted().getLast().flowM3s());
+    assertThat(large.predicted().getFirst().flowM3s())
+        .isCloseTo(
+            test.predicted().getFirst().flowM3s(),
+            within(0.01 * test.predicted().getFirst().flowM3s()));
+  }
+
+  @ParameterizedTest
+  @CsvSource({"1.31, false", "1.29, true", "2.29, false", "2.31, true"})
+  void twoWaysThatDisagreeAreNamed(double gap, boolean named) {
+    Job job = with(PLACED, "I1", Measure.GAP_TO_BORE, gap);
+    assertThat(findings(job, FindingCode.PLACES_DISAGREE)).hasSize(named ? 1 : 0);
+  }
+
+  @Test
+  void distancesOfAxesAreHeldAgainstTheirPlaces() {
+    Job both = at(PLACED, "E1", 0, 20);
+    Job said = both.withEngine(both.engine().withValveSpacingMm(OptionalDouble.of(40.6)));
+    assertThat(findings(said, FindingCode.PLACES_DISAGREE)).isEmpty();
+    Job wrong = both.withEngine(both.engine().withValveSpacingMm(OptionalDouble.of(40.8)));
+    assertThat(findings(wrong, FindingCode.PLACES_DISAGREE)).hasSize(2);
+    assertThat(findings(at(PLACED, "E1", 0, 10), FindingCode.HEADS_OVERLAP)).isNotEmpty();
+  }
+
+  @Test
+  void aValvePastTheFireRingIsAFault() {
+    Head head =
+        PLACED.head().withLayout(Optional.of(new HeadLayout(1, 100, 88, 90, 20, 0, 14, 0, 0)));
+    assertThat(findings(PLACED.withHead(head), FindingCode.VALVE_PAST_FIRE_RING)).isEmpty();
+    Job out = at(PLACED.withHead(head), "I1", 3, -24);
+    assertThat(findings(out, FindingCode.VALVE_PAST_FIRE_RING))
+        .singleElement()
+        .satisfies(f -> assertThat(f.seat()).isEqualTo("I1"));
+  }
+
+  private static List<Finding> findings(Job job, FindingCode code) {
+    return HeadFindings.of(job, Samples.practice()).stream().filter(f -> f.code() == code).toList();
+  }
+
+  /** A round wall taken back is a ring: its volume is that of the prism. */
+  @Test
+  void whatGoesIsThePrismBetweenTheWalls() {
+    Job job = walled(at(JOB, "I1", 0, 0), 1.5);
+    job = job.withHead(job.head().withCompressionRatio(OptionalDouble.of(10)));
+    TakeBack back = TakeBack.of(job, I1, 9).orElseThrow();
+    double from = back.seats().getFirst().back().getFirst().nowMm();
+    double sum = 0;
+    for (var wall : back.seats().getFirst().back()) {
+      double to = TakeBack.targetMm(wall);
+      sum += (to * to - from * from) / 2 * 2 * Math.PI / 72;
+    }
+    assertThat(sum).isGreaterThan(100);
+    // A polygon of 72 corners, and long and short side meet in a step.
+    assertThat(back.volumeMm3()).isCloseTo(9 * sum, within(0.01 * 9 * sum));
+    double swept = Math.PI / 4 * 86 * 86 * job.engine().strokeMm();
+    assertThat(back.ratioAfter().orElseThrow())
+        .isCloseTo(1 + swept / (swept / 9 + back.volumeMm3()), within(1e-12));
+    assertThat(TakeBack.of(JOB, I1, 9)).isEmpty();
+  }
+}

@@ -1,0 +1,440 @@
+package finebore.desk.plan;
+
+import finebore.desk.controls.DrawnRegion;
+import finebore.desk.controls.Hatch;
+import finebore.desk.controls.Ink;
+import finebore.desk.session.JobSession;
+import finebore.desk.session.SeatView;
+import finebore.desk.theme.Palette;
+import finebore.desk.theme.Theme;
+import finebore.drawing.Scribe;
+import finebore.flow.Gate;
+import finebore.room.Around;
+import finebore.room.Room;
+import finebore.room.Room.Neighbour;
+import finebore.room.Shroud;
+import finebore.room.Shroud.Part;
+import finebore.room.Shroud.State;
+import finebore.room.WallBack;
+import finebore.study.SeatStudy;
+import finebore.units.Dimension;
+import finebore.words.UnitSystem;
+import finebore.words.Words;
+import finebore.work.ShopFigure;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Supplier;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.IntStream;
+import javafx.beans.property.DoubleProperty;
+import javafx.scene.AccessibleRole;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.paint.Color;
+import javafx.scene.shape.ArcType;
+import javafx.scene.text.TextAlignment;
+
+/**
+ * The valve seen from the chamber with what stands round it, at the lift of the lever: by direction
+ * where its air gets away freely, where a wall is in the way, and where it is shut; how far the
+ * wall would have to go back, and how far it may.
+ */
+public final class RoomView extends DrawnRegion {
+
+  /** The ring that tells how the air gets away is so wide, px. */
+  private static final double RING_PX = 9;
+
+  /** The wall is tried so much further back, mm. */
+  private static final double STEP_MM = 0.1;
+
+  private final JobSession session;
+  private final DoubleProperty lift;
+  private final Supplier<Palette> palette;
+  private final Supplier<Double> textScale;
+  private Runnable looked = () -> {};
+
+  /** The direction that was pointed at; below 0 the tightest, until one is. */
+  private int pointed = -1;
+
+  private double scale;
+  private double left;
+  private double top;
+
+  RoomView(
+      JobSession session,
+      DoubleProperty lift,
+      Supplier<Palette> palette,
+      Supplier<Double> textScale) {
+    super("room", session.say("room.name"));
+    this.session = session;
+    this.lift = lift;
+    this.palette = palette;
+    this.textScale = textScale;
+    setAccessibleRole(AccessibleRole.IMAGE_VIEW);
+    setMinSize(200, 150);
+    lift.addListener((o, was, is) -> requestLayout());
+    session.work().addListener((o, was, is) -> requestLayout());
+    addEventHandler(MouseEvent.MOUSE_MOVED, this::point);
+    addEventHandler(MouseEvent.MOUSE_PRESSED, e -> requestFocus());
+    addEventHandler(KeyEvent.KEY_PRESSED, this::key);
+  }
+
+  /** What is to happen when another direction is looked at. */
+  void onLook(Runnable action) {
+    looked = action;
+  }
+
+  private void point(MouseEvent e) {
+    room()
+        .ifPresent(
+            room -> {
+              double angle =
+                  Math.atan2(e.getX() - x(room.alongMm()), y(room.acrossMm()) - e.getY());
+              look((int) Math.round(angle / (2 * Math.PI) * Around.DIRECTIONS));
+            });
+  }
+
+  private void key(KeyEvent e) {
+    if (e.getCode() == KeyCode.LEFT || e.getCode() == KeyCode.RIGHT) {
+      int by = e.getCode() == KeyCode.LEFT ? -1 : 1;
+      room().ifPresent(r -> look(direction(seen(r).shroud()) + by));
+      e.consume();
+    }
+  }
+
+  private int direction(Shroud shroud) {
+    if (pointed >= 0) {
+      return pointed;
+    }
+    List<Part> parts = shroud.parts();
+    return IntStream.range(0, parts.size())
+        .boxed()
+        .min(Comparator.comparingDouble(d -> parts.get(d).passes()))
+        .orElse(0);
+  }
+
+  private void look(int direction) {
+    int next = Math.floorMod(direction, Around.DIRECTIONS);
+    if (next != pointed) {
+      pointed = next;
+      requestLayout();
+      looked.run();
+    }
+  }
+
+  private SeatStudy shown() {
+    return session.work().get().shown();
+  }
+
+  private Optional<Room> room() {
+    return shown().setting().room();
+  }
+
+  private double x(double alongMm) {
+    return left + alongMm * scale;
+  }
+
+  private double y(double acrossMm) {
+    return top - acrossMm * scale;
+  }
+
+  private double text() {
+    return 13 * textScale.get();
+  }
+
+  @Override
+  protected void draw(GraphicsContext g, double w, double h) {
+    Palette colours = palette.get();
+    g.setFill(colours.paper());
+    g.fillRect(0, 0, w, h);
+    if (room().isEmpty()) {
+      nothing(g, colours, w, h);
+    } else if (shown().seated().isEmpty()) {
+      say(g, session.say("room.fallsThrough"), w / 2, h / 2, colours.muted(), TextAlignment.CENTER);
+    } else {
+      draw(g, room().get(), colours, w, h);
+    }
+    if (isFocused()) {
+      g.setStroke(colours.blue());
+      g.setLineWidth(2);
+      g.strokeRect(1, 1, w - 2, h - 2);
+    }
+  }
+
+  private void nothing(GraphicsContext g, Palette colours, double w, double h) {
+    String[] lines = session.say("room.nothing").split("\\|");
+    for (int k = 0; k < lines.length; k++) {
+      say(
+          g,
+          lines[k],
+          w / 2,
+          h / 2 + (k - (lines.length - 1) / 2.0) * 1.35 * text(),
+          colours.muted(),
+          TextAlignment.CENTER);
+    }
+  }
+
+  /** What is worked out of a room at the lever's lift. */
+  private record Seen(
+      double edgeMm, Shroud shroud, Optional<List<WallBack>> back, Optional<Double> gain) {}
+
+  /** What the seat would gain with the whole wall a little further back, as a share. */
+  private Optional<Double> gain(Room room, double edge, double at, Gate gate, double share) {
+    return room.chamber()
+        .map(
+            wall ->
+                Shroud.of(
+                                room.withChamber(Optional.of(wall.takenBack(STEP_MM))),
+                                edge,
+                                shown().fit().restMm().orElse(0) + at,
+                                gate.areaMm2(),
+                                session.work().get().port().direction())
+                            .share()
+                        / share
+                    - 1);
+  }
+
+  private Seen seen(Room room) {
+    SeatView work = session.work().get();
+    SeatStudy study = shown();
+    double edge = study.pairing().valve().headDiameterMm() / 2;
+    double at = Math.max(lift.get(), 0.01);
+    Gate gate = Gate.between(study.seat().profile(), study.valveAt(at));
+    Shroud shroud = study.fit().shroud(gate, at, study.setting()).orElseThrow();
+    return new Seen(
+        edge,
+        shroud,
+        room.chamber()
+            .map(
+                c ->
+                    WallBack.of(
+                        room,
+                        edge,
+                        study.fit().restMm().orElse(0) + at,
+                        gate.areaMm2(),
+                        work.port().direction(),
+                        work.job().layout().fireRingMm(),
+                        work.job().shop().value(ShopFigure.FIRE_RING_MARGIN))),
+        gain(room, edge, at, gate, shroud.share()));
+  }
+
+  private void draw(GraphicsContext g, Room room, Palette colours, double w, double h) {
+    Seen seen = seen(room);
+    double ring = session.job().layout().fireRingMm();
+    fit(room, seen.edgeMm(), Math.max(ring, room.boreMm()), w, h);
+    g.setFill(colours.band());
+    disc(g, 0, 0, room.boreMm() / 2);
+    seen.back().ifPresent(b -> walls(g, room, b, colours));
+    circles(g, room, ring, colours);
+    g.setFill(colours.brass());
+    disc(g, room.alongMm(), room.acrossMm(), seen.edgeMm());
+    ring(g, room, seen.edgeMm(), seen.shroud(), colours);
+    pointer(g, room, seen, colours);
+    say(
+        g,
+        session.say("room.exhausts"),
+        w / 2,
+        0.8 * text(),
+        colours.muted(),
+        TextAlignment.CENTER);
+  }
+
+  private void fit(Room room, double edge, double across, double w, double h) {
+    double half = Math.max(across / 2, Math.hypot(room.alongMm(), room.acrossMm()) + edge) + 2;
+    double head = 1.5 * text();
+    scale = Math.min((w - 8) / 2, (h - head - 4) / 2) / half;
+    left = w / 2;
+    top = head + (h - head - 4) / 2;
+  }
+
+  /** The chamber as it is, what is to go, and from where the wall costs nothing. */
+  private void walls(GraphicsContext g, Room room, List<WallBack> back, Palette colours) {
+    g.setFill(colours.vermilionWash());
+    outline(g, room, back, b -> Math.max(b.nowMm(), Math.min(b.freeMm(), b.limitMm())));
+    g.fill();
+    g.setFill(Hatch.of(colours.vermilion(), false, 6, 1.2));
+    g.fill();
+    g.setFill(colours.paper());
+    outline(g, room, back, WallBack::nowMm);
+    g.fill();
+    g.setStroke(colours.edge());
+    g.setLineWidth(1.8);
+    g.stroke();
+    g.setStroke(colours.blue());
+    g.setLineWidth(1.3);
+    g.setLineDashes(8, 5);
+    outline(g, room, back, WallBack::freeMm);
+    g.stroke();
+    g.setLineDashes();
+  }
+
+  private void outline(
+      GraphicsContext g, Room room, List<WallBack> back, ToDoubleFunction<WallBack> from) {
+    g.beginPath();
+    for (int d = 0; d < back.size(); d++) {
+      double r = from.applyAsDouble(back.get(d));
+      double px = x(room.alongMm() + r * Math.sin(Around.angleRad(d)));
+      double py = y(room.acrossMm() + r * Math.cos(Around.angleRad(d)));
+      if (d == 0) {
+        g.moveTo(px, py);
+      } else {
+        g.lineTo(px, py);
+      }
+    }
+    g.closePath();
+  }
+
+  private void circles(GraphicsContext g, Room room, double ring, Palette colours) {
+    g.setStroke(colours.edge());
+    g.setLineWidth(1.4);
+    circle(g, 0, 0, room.boreMm() / 2);
+    g.setStroke(colours.vermilion());
+    g.setLineDashes(6, 3);
+    circle(g, 0, 0, ring / 2);
+    g.setLineDashes();
+    g.setStroke(colours.muted());
+    for (Neighbour n : room.neighbours()) {
+      g.setFill(colours.iron());
+      disc(g, n.alongMm(), n.acrossMm(), n.headMm() / 2);
+      circle(g, n.alongMm(), n.acrossMm(), n.headMm() / 2);
+    }
+  }
+
+  /** By width too, so that it can be read without its colour. */
+  private void ring(GraphicsContext g, Room room, double edge, Shroud shroud, Palette colours) {
+    double step = 360.0 / Around.DIRECTIONS;
+    double r = edge * scale;
+    for (int d = 0; d < Around.DIRECTIONS; d++) {
+      Part part = shroud.parts().get(d);
+      double wide =
+          switch (part.state()) {
+            case FREE -> RING_PX / 3;
+            case TIGHT -> RING_PX * 0.7;
+            case SHUT -> RING_PX;
+          };
+      g.setStroke(colour(part.state(), colours));
+      g.setLineWidth(wide);
+      double inside = r - wide / 2;
+      g.strokeArc(
+          x(room.alongMm()) - inside,
+          y(room.acrossMm()) - inside,
+          2 * inside,
+          2 * inside,
+          90 - (d + 0.5) * step,
+          step,
+          ArcType.OPEN);
+    }
+    g.setStroke(colours.brassEdge());
+    g.setLineWidth(1.4);
+    circle(g, room.alongMm(), room.acrossMm(), edge);
+  }
+
+  private static Color colour(State state, Palette colours) {
+    return switch (state) {
+      case FREE -> colours.green();
+      case TIGHT -> colours.amber();
+      case SHUT -> colours.vermilion();
+    };
+  }
+
+  private void pointer(GraphicsContext g, Room room, Seen seen, Palette colours) {
+    double angle = Around.angleRad(direction(seen.shroud()));
+    double x = x(room.alongMm());
+    double y = y(room.acrossMm());
+    double r = (seen.edgeMm() + 2) * scale;
+    g.setStroke(colours.text());
+    g.setLineWidth(1.2);
+    g.strokeLine(x, y, x + r * Math.sin(angle), y - r * Math.cos(angle));
+    g.setFill(colours.text());
+    g.setFont(Theme.boldFigures(text()));
+    g.setTextAlign(TextAlignment.CENTER);
+    Ink.write(
+        g, session.work().get().place().label(), x - text() * Math.sin(angle), y + text() * 0.35);
+  }
+
+  /** What is seen in words, for the line under the drawing. */
+  List<String> said() {
+    Optional<Room> room = room();
+    if (room.isEmpty() || shown().seated().isEmpty()) {
+      return List.of();
+    }
+    Words words = session.words();
+    Seen seen = seen(room.get());
+    int direction = direction(seen.shroud());
+    Part part = seen.shroud().parts().get(direction);
+    List<String> lines = new ArrayList<>();
+    lines.add(
+        words.text(
+            "room.share",
+            "share",
+            UnitSystem.fixed(100 * (1 - seen.shroud().share()), 1),
+            "lift",
+            words.figure(Dimension.LENGTH, lift.get()),
+            "free",
+            degrees(seen, State.FREE),
+            "tight",
+            degrees(seen, State.TIGHT),
+            "shut",
+            degrees(seen, State.SHUT)));
+    lines.add(
+        words.text(
+            "room.at",
+            "hour",
+            Scribe.hour(direction),
+            "what",
+            words.text("room.nearest." + part.gap().what().name().toLowerCase(Locale.ROOT)),
+            "gap",
+            words.figure(Dimension.LENGTH, part.gap().distanceMm()),
+            "passes",
+            UnitSystem.fixed(100 * part.passes(), 0)));
+    lines.add(
+        seen.back().map(b -> back(b.get(direction))).orElseGet(() -> session.say("room.noWall")));
+    seen.gain()
+        .ifPresent(g -> lines.add(words.text("room.gain", "gain", UnitSystem.fixed(100 * g, 2))));
+    lines.add(session.say("room.basis"));
+    return lines;
+  }
+
+  private static String degrees(Seen seen, State state) {
+    return UnitSystem.fixed(seen.shroud().degrees(state), 0);
+  }
+
+  private String back(WallBack wall) {
+    Words words = session.words();
+    return words.text(
+            "room.back",
+            "now",
+            words.figure(Dimension.LENGTH, wall.nowMm()),
+            "free",
+            words.figure(Dimension.LENGTH, wall.freeMm()),
+            "rule",
+            words.figure(Dimension.LENGTH, wall.ruleMm()))
+        + " "
+        + words.text(
+            wall.isHeld() ? "room.held" : "room.take",
+            "take",
+            words.figure(Dimension.LENGTH, wall.takeMm()),
+            "limit",
+            words.figure(Dimension.LENGTH, wall.limitMm()));
+  }
+
+  private void say(
+      GraphicsContext g, String words, double x, double y, Color colour, TextAlignment align) {
+    write(g, Theme.words(text()), words, x, y, colour, align);
+  }
+
+  private void disc(GraphicsContext g, double alongMm, double acrossMm, double radiusMm) {
+    double r = radiusMm * scale;
+    g.fillOval(x(alongMm) - r, y(acrossMm) - r, 2 * r, 2 * r);
+  }
+
+  private void circle(GraphicsContext g, double alongMm, double acrossMm, double radiusMm) {
+    double r = radiusMm * scale;
+    g.strokeOval(x(alongMm) - r, y(acrossMm) - r, 2 * r, 2 * r);
+  }
+}
