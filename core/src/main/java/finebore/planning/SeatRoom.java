@@ -8,6 +8,7 @@ import finebore.job.HeadLayout;
 import finebore.job.Job;
 import finebore.job.Plan;
 import finebore.job.Port;
+import finebore.room.Around;
 import finebore.room.ChamberWall;
 import finebore.room.Room;
 import finebore.valve.Valve;
@@ -24,8 +25,6 @@ import java.util.function.Function;
  * axis there is none, and walls and neighbours that nobody has measured are not in it.
  */
 public final class SeatRoom {
-
-  private static final double HOURS_APART = 12.0 / Measure.CHAMBER_WALL.size();
 
   private SeatRoom() {}
 
@@ -64,28 +63,38 @@ public final class SeatRoom {
     }
     HeadLayout layout = job.layout();
     boolean intake = place.port() == Port.INTAKE;
-    return Optional.of(
+    Room bare =
         new Room(
             along.getAsDouble(),
             across.getAsDouble(),
             intake ? layout.intakeCantDeg() : layout.exhaustCantDeg(),
             intake ? layout.intakeTiltDeg() : layout.exhaustTiltDeg(),
             job.engine().boreMm(),
-            chamber(job, place, readings),
-            neighbours(job, place, valve)));
+            Optional.empty(),
+            neighbours(job, place, valve));
+    return Optional.of(bare.withChamber(chamber(job, place, readings, bare)));
   }
 
-  /** The gaps were measured from the edge of the valve that was found. */
-  private static Optional<ChamberWall> chamber(Job job, SeatPlace place, SeatReadings readings) {
+  /** The gaps were measured from the edge of the valve that was found, on its seat. */
+  private static Optional<ChamberWall> chamber(
+      Job job, SeatPlace place, SeatReadings readings, Room bare) {
     Map<Double, Double> fromAxis = new TreeMap<>();
     double edge = job.foundValve(place).headDiameterMm() / 2;
+    double shut = shutMm(job, place);
     for (int k = 0; k < Measure.CHAMBER_WALL.size(); k++) {
       OptionalDouble gap = readings.value(Measure.CHAMBER_WALL.get(k));
       if (gap.isPresent()) {
-        fromAxis.put(k * HOURS_APART, edge + gap.getAsDouble());
+        int direction = k * Around.DIRECTIONS / Measure.CHAMBER_WALL.size();
+        fromAxis.put(
+            Around.hour(direction), edge + gap.getAsDouble() + bare.asideMm(direction, shut));
       }
     }
     return ChamberWall.of(fromAxis, depthMm(job, place));
+  }
+
+  /** Height of a head's edge while it is shut, near enough: that of its seat as found, mm. */
+  public static double shutMm(Job job, SeatPlace place) {
+    return -job.foundSeat(place).seat().depthMm();
   }
 
   /** Depth of the chamber beside a valve; where nobody measured it, that of the seat. */
@@ -94,6 +103,10 @@ public final class SeatRoom {
         .readingsOf(place.label())
         .value(Measure.CHAMBER_DEPTH)
         .orElseGet(() -> job.foundSeat(place).seat().depthMm());
+  }
+
+  private static double aside(double heightMm, double leanDeg) {
+    return heightMm * Math.tan(Math.toRadians(leanDeg));
   }
 
   private static List<Room.Neighbour> neighbours(
@@ -107,12 +120,17 @@ public final class SeatRoom {
           && other.cylinder() == place.cylinder()
           && along.isPresent()
           && across.isPresent()) {
+        double shut = shutMm(job, other);
+        HeadLayout layout = job.layout();
+        boolean intake = other.port() == Port.INTAKE;
         all.add(
             new Room.Neighbour(
-                along.getAsDouble(),
-                across.getAsDouble(),
+                along.getAsDouble()
+                    + aside(shut, intake ? layout.intakeCantDeg() : layout.exhaustCantDeg()),
+                across.getAsDouble()
+                    + aside(shut, intake ? layout.intakeTiltDeg() : layout.exhaustTiltDeg()),
                 valve.apply(other).headDiameterMm(),
-                -job.foundSeat(other).seat().depthMm()));
+                shut));
       }
     }
     return all;

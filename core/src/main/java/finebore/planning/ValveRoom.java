@@ -23,7 +23,8 @@ public final class ValveRoom {
   public static OptionalDouble neighbourMm(Job job, SeatPlace place, double headMm) {
     Optional<Room> room = SeatRoom.planned(job, place, job.planOf(place));
     if (room.isPresent() && !room.get().neighbours().isEmpty()) {
-      return room.get().leastToNeighbourMm(headMm / 2, liftMm(job, place));
+      return room.get()
+          .leastToNeighbourMm(headMm / 2, SeatRoom.shutMm(job, place), liftMm(job, place));
     }
     double other = job.group(place.port().other()).planned().valve().headDiameterMm();
     OptionalDouble spacing = job.engine().valveSpacingMm();
@@ -36,7 +37,9 @@ public final class ValveRoom {
   public static OptionalDouble boreWallMm(Job job, SeatPlace place, double headMm) {
     Optional<Room> room = SeatRoom.found(job, place);
     if (room.isPresent()) {
-      return OptionalDouble.of(room.get().leastToBoreMm(headMm / 2, liftMm(job, place)));
+      // Only above the head face is there a wall to meet.
+      double top = Math.max(0, SeatRoom.shutMm(job, place) + liftMm(job, place));
+      return OptionalDouble.of(room.get().leastToBoreMm(headMm / 2, 0, top));
     }
     OptionalDouble axis = job.group(place.port()).axisFromBoreMm();
     return axis.isPresent()

@@ -26,7 +26,7 @@ public record Room(
     List<Neighbour> neighbours) {
 
   /**
-   * A valve beside it, shut.
+   * A valve beside it, shut: where its head lies then.
    *
    * @param topMm height of its head's edge
    */
@@ -89,11 +89,12 @@ public record Room(
   }
 
   /** How far along the head a point of the axis lies, mm. */
-  double alongAt(double heightMm) {
+  public double alongAt(double heightMm) {
     return alongMm + heightMm * Math.tan(Math.toRadians(leanAlongDeg));
   }
 
-  double acrossAt(double heightMm) {
+  /** The same across it. */
+  public double acrossAt(double heightMm) {
     return acrossMm + heightMm * Math.tan(Math.toRadians(leanAcrossDeg));
   }
 
@@ -143,8 +144,8 @@ public record Room(
                 + Math.cos(angle) * Math.sin(Math.toRadians(leanAcrossDeg)));
   }
 
-  /** How far the middle of a head has gone toward a direction since it left the head face. */
-  double asideMm(int direction, double heightMm) {
+  /** How far toward a direction the middle of a head at a height lies from the axis at the face. */
+  public double asideMm(int direction, double heightMm) {
     double angle = Around.angleRad(direction);
     return heightMm
         * (Math.tan(Math.toRadians(leanAlongDeg)) * Math.sin(angle)
@@ -152,13 +153,15 @@ public record Room(
   }
 
   /**
-   * The least that lies between the edge of a head and the bore's wall, shut or on the way to a
-   * lift, axes seen along the bore; below 0 past it.
+   * The least that lies between the edge of a head and the bore's wall while it goes from one
+   * height to another, seen along the bore; below 0 past it.
    */
-  public double leastToBoreMm(double edgeMm, double liftMm) {
+  public double leastToBoreMm(double edgeMm, double fromMm, double toMm) {
     // What moves in a straight line is furthest from the centre at one of its ends.
     double far =
-        Math.max(Math.hypot(alongMm, acrossMm), Math.hypot(alongAt(liftMm), acrossAt(liftMm)));
+        Math.max(
+            Math.hypot(alongAt(fromMm), acrossAt(fromMm)),
+            Math.hypot(alongAt(toMm), acrossAt(toMm)));
     return boreMm / 2 - far - edgeMm;
   }
 
@@ -166,17 +169,21 @@ public record Room(
    * The least between the edge of a head and a neighbour that is shut, on the way to a lift: side
    * by side first, and over its head where this one leans that way; below 0 where the two meet.
    * Empty without a neighbour.
+   *
+   * @param shutMm height of its edge on its seat
    */
-  public OptionalDouble leastToNeighbourMm(double edgeMm, double liftMm) {
-    return neighbours.stream().mapToDouble(n -> least(n, edgeMm, liftMm)).min();
+  public OptionalDouble leastToNeighbourMm(double edgeMm, double shutMm, double liftMm) {
+    return neighbours.stream().mapToDouble(n -> least(n, edgeMm, shutMm, liftMm)).min();
   }
 
-  private double least(Neighbour other, double edgeMm, double liftMm) {
+  private double least(Neighbour other, double edgeMm, double shutMm, double liftMm) {
     double least = Double.POSITIVE_INFINITY;
     for (int k = 0; k <= STEPS; k++) {
       double lift = liftMm * k / STEPS;
       double beside =
-          Math.hypot(alongAt(lift) - other.alongMm(), acrossAt(lift) - other.acrossMm())
+          Math.hypot(
+                  alongAt(shutMm + lift) - other.alongMm(),
+                  acrossAt(shutMm + lift) - other.acrossMm())
               - edgeMm
               - other.headMm() / 2;
       double over = Math.max(0, lift - EDGE_THICK_MM);

@@ -57,7 +57,9 @@ final class ImpossibleAsFound implements HeadRule {
   private static OptionalDouble apart(Job job, SeatPlace place, double headMm) {
     Optional<Room> room = SeatRoom.found(job, place);
     if (room.isPresent() && !room.get().neighbours().isEmpty()) {
-      return room.get().leastToNeighbourMm(headMm / 2, job.group(place.port()).cam().maxLiftMm());
+      return room.get()
+          .leastToNeighbourMm(
+              headMm / 2, SeatRoom.shutMm(job, place), job.group(place.port()).cam().maxLiftMm());
     }
     OptionalDouble spacing = job.engine().valveSpacingMm();
     OptionalDouble other =

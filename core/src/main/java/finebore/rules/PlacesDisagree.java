@@ -33,7 +33,8 @@ final class PlacesDisagree implements HeadRule {
       }
       double edge = job.foundValve(place).headDiameterMm() / 2;
       double fromBore = Math.hypot(room.get().alongMm(), room.get().acrossMm());
-      double gap = job.engine().boreMm() / 2 - fromBore - edge;
+      double shut = SeatRoom.shutMm(job, place);
+      double gap = room.get().leastToBoreMm(edge, shut, shut);
       OptionalDouble measured = job.head().readingsOf(place.label()).value(Measure.GAP_TO_BORE);
       if (measured.isPresent()) {
         disagree(found, place, Measure.GAP_TO_BORE, measured.getAsDouble(), gap);

@@ -257,7 +257,24 @@ final class MadeUpHead {
         head = head.withReading(place.label(), measure, OptionalDouble.of(read));
       }
     }
-    return job.withHead(head);
+    return job.withHead(place.cylinder() == 1 ? placed(job, head, place) : head);
+  }
+
+  /** The first cylinder's valves have their places, and its intakes walls. */
+  private static Head placed(Job job, Head head, SeatPlace place) {
+    boolean intake = place.port() == Port.INTAKE;
+    double side = place.label().endsWith("b") ? 1 : -1;
+    double bore = job.engine().boreMm();
+    head = with(head, place, Measure.AXIS_ALONG, side * (intake ? 0.2 : 0.17) * bore);
+    head = with(head, place, Measure.AXIS_ACROSS, (intake ? -0.19 : 0.21) * bore);
+    for (int k = 0; intake && k < Measure.CHAMBER_WALL.size(); k++) {
+      head = with(head, place, Measure.CHAMBER_WALL.get(k), 1.1 + 0.7 * k);
+    }
+    return head;
+  }
+
+  private static Head with(Head head, SeatPlace place, Measure measure, double value) {
+    return head.withReading(place.label(), measure, OptionalDouble.of(value));
   }
 
   private BenchBook bench(Job job) {

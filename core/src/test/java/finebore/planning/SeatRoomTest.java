@@ -87,6 +87,27 @@ class SeatRoomTest {
         .isCloseTo(JOB.foundValve(I1).headDiameterMm() / 2 + 2.5, within(1e-12));
   }
 
+  /**
+   * A gap is measured with the valve on its seat, where a leaning one is not at its axis' place.
+   */
+  @Test
+  void aLeaningValveIsMeasuredWhereItSits() {
+    Job tight = walled(PLACED, 1.2);
+    Job leaning =
+        tight.withHead(
+            tight
+                .head()
+                .withLayout(Optional.of(new HeadLayout(1, 100, 90, 90, 20, 0, 14, 15, -15))));
+    Room room = SeatRoom.found(leaning, I1).orElseThrow();
+    double edge = leaning.foundValve(I1).headDiameterMm() / 2;
+    double seat = -leaning.foundSeat(I1).seat().depthMm();
+    for (int direction : new int[] {0, 9, 18, 27, 36}) {
+      assertThat(room.gap(direction, edge, seat).outwardMm())
+          .as("direction %d", direction)
+          .isCloseTo(1.2, within(1e-9));
+    }
+  }
+
   @Test
   void aWallFarOffChangesNothingToSpeakOf() {
     Job far = at(JOB.withEngine(JOB.engine().withBoreMm(400)), "I1", 0, 0);

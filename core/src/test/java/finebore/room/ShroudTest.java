@@ -172,10 +172,10 @@ class ShroudTest {
     assertThat(upright.gap(south, EDGE, 10).outwardMm()).isCloseTo(2, within(1e-12));
     assertThat(canted.gap(south, EDGE, 10).outwardMm())
         .isCloseTo(2 + 10 * Math.tan(Math.toRadians(15)), within(1e-12));
-    assertThat(upright.leastToBoreMm(EDGE, 12)).isCloseTo(2, within(1e-12));
-    assertThat(canted.leastToBoreMm(EDGE, 12)).isCloseTo(2, within(1e-12));
+    assertThat(upright.leastToBoreMm(EDGE, 0, 12)).isCloseTo(2, within(1e-12));
+    assertThat(canted.leastToBoreMm(EDGE, 0, 12)).isCloseTo(2, within(1e-12));
     Room toward = new Room(0, -20, 0, -15, 84, Optional.empty(), List.of());
-    assertThat(toward.leastToBoreMm(EDGE, 12))
+    assertThat(toward.leastToBoreMm(EDGE, 0, 12))
         .isCloseTo(2 - 12 * Math.tan(Math.toRadians(15)), within(1e-12));
   }
 
@@ -183,13 +183,13 @@ class ShroudTest {
   void headsThatMeetOnTheWayAreSeen() {
     Neighbour beside = new Neighbour(0, 21.5, 34, -8);
     Room toward = new Room(0, -20, 0, 20, 200, Optional.empty(), List.of(beside));
-    assertThat(toward.leastToNeighbourMm(EDGE, 0).orElseThrow()).isCloseTo(4.5, within(1e-9));
+    assertThat(toward.leastToNeighbourMm(EDGE, 0, 0).orElseThrow()).isCloseTo(4.5, within(1e-9));
     // It goes over the other before it gets there, but comes nearer first.
-    assertThat(toward.leastToNeighbourMm(EDGE, 13).orElseThrow()).isBetween(3.5, 4.2);
+    assertThat(toward.leastToNeighbourMm(EDGE, 0, 13).orElseThrow()).isBetween(3.5, 4.2);
     Room close = new Room(0, -15.6, 0, 20, 200, Optional.empty(), List.of(beside));
-    assertThat(close.leastToNeighbourMm(EDGE, 0).orElseThrow()).isCloseTo(0.1, within(1e-9));
-    assertThat(close.leastToNeighbourMm(EDGE, 13).orElseThrow()).isNegative();
-    assertThat(open(0, 0, 80).leastToNeighbourMm(EDGE, 10)).isEmpty();
+    assertThat(close.leastToNeighbourMm(EDGE, 0, 0).orElseThrow()).isCloseTo(0.1, within(1e-9));
+    assertThat(close.leastToNeighbourMm(EDGE, 0, 13).orElseThrow()).isNegative();
+    assertThat(open(0, 0, 80).leastToNeighbourMm(EDGE, 0, 10)).isEmpty();
   }
 
   @Test

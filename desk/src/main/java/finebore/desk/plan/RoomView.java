@@ -181,7 +181,12 @@ public final class RoomView extends DrawnRegion {
 
   /** What is worked out of a room at the lever's lift. */
   private record Seen(
-      double edgeMm, Shroud shroud, Optional<List<WallBack>> back, Optional<Double> gain) {}
+      double edgeMm,
+      double alongMm,
+      double acrossMm,
+      Shroud shroud,
+      Optional<List<WallBack>> back,
+      Optional<Double> gain) {}
 
   /** What the seat would gain with the whole wall a little further back, as a share. */
   private Optional<Double> gain(Room room, double edge, double at, Gate gate, double share) {
@@ -206,8 +211,11 @@ public final class RoomView extends DrawnRegion {
     double at = Math.max(lift.get(), 0.01);
     Gate gate = Gate.between(study.seat().profile(), study.valveAt(at));
     Shroud shroud = study.fit().shroud(gate, at, study.setting()).orElseThrow();
+    double height = study.fit().restMm().orElse(0) + at;
     return new Seen(
         edge,
+        room.alongAt(height),
+        room.acrossAt(height),
         shroud,
         room.chamber()
             .map(
@@ -232,9 +240,9 @@ public final class RoomView extends DrawnRegion {
     seen.back().ifPresent(b -> walls(g, room, b, colours));
     circles(g, room, ring, colours);
     g.setFill(colours.brass());
-    disc(g, room.alongMm(), room.acrossMm(), seen.edgeMm());
-    ring(g, room, seen.edgeMm(), seen.shroud(), colours);
-    pointer(g, room, seen, colours);
+    disc(g, seen.alongMm(), seen.acrossMm(), seen.edgeMm());
+    ring(g, seen, colours);
+    pointer(g, seen, colours);
     say(
         g,
         session.say("room.exhausts"),
@@ -306,11 +314,11 @@ public final class RoomView extends DrawnRegion {
   }
 
   /** By width too, so that it can be read without its colour. */
-  private void ring(GraphicsContext g, Room room, double edge, Shroud shroud, Palette colours) {
+  private void ring(GraphicsContext g, Seen seen, Palette colours) {
     double step = 360.0 / Around.DIRECTIONS;
-    double r = edge * scale;
+    double r = seen.edgeMm() * scale;
     for (int d = 0; d < Around.DIRECTIONS; d++) {
-      Part part = shroud.parts().get(d);
+      Part part = seen.shroud().parts().get(d);
       double wide =
           switch (part.state()) {
             case FREE -> RING_PX / 3;
@@ -321,8 +329,8 @@ public final class RoomView extends DrawnRegion {
       g.setLineWidth(wide);
       double inside = r - wide / 2;
       g.strokeArc(
-          x(room.alongMm()) - inside,
-          y(room.acrossMm()) - inside,
+          x(seen.alongMm()) - inside,
+          y(seen.acrossMm()) - inside,
           2 * inside,
           2 * inside,
           90 - (d + 0.5) * step,
@@ -331,7 +339,7 @@ public final class RoomView extends DrawnRegion {
     }
     g.setStroke(colours.brassEdge());
     g.setLineWidth(1.4);
-    circle(g, room.alongMm(), room.acrossMm(), edge);
+    circle(g, seen.alongMm(), seen.acrossMm(), seen.edgeMm());
   }
 
   private static Color colour(State state, Palette colours) {
@@ -342,10 +350,10 @@ public final class RoomView extends DrawnRegion {
     };
   }
 
-  private void pointer(GraphicsContext g, Room room, Seen seen, Palette colours) {
+  private void pointer(GraphicsContext g, Seen seen, Palette colours) {
     double angle = Around.angleRad(direction(seen.shroud()));
-    double x = x(room.alongMm());
-    double y = y(room.acrossMm());
+    double x = x(seen.alongMm());
+    double y = y(seen.acrossMm());
     double r = (seen.edgeMm() + 2) * scale;
     g.setStroke(colours.text());
     g.setLineWidth(1.2);
