@@ -334,7 +334,8 @@ class StationsTest {
         () -> desk.session.load(JobDocument.fresh(JobFile.demo("dolerite-2.0")), Optional.empty()));
     desk.runFx(() -> desk.window.plan().section().liftProperty().set(8));
     String high = desk.text("#room-text");
-    assertThat(high).contains("at 8.00 mm", "At 7:40: 2.32 mm to the bore", "Fire ring: not past");
+    assertThat(high)
+        .contains("at 8.00 mm", "At 9:00: 2.31 mm to the chamber wall", "Fire ring: not past");
     int print = desk.print("#room");
     desk.runFx(() -> desk.window.plan().section().liftProperty().set(1));
     assertThat(desk.text("#room-text")).contains("at 1.00 mm").isNotEqualTo(high);
@@ -342,7 +343,7 @@ class StationsTest {
     desk.runFx(() -> desk.lookup("#room").query().requestFocus());
     desk.type(KeyCode.RIGHT);
     WaitForAsyncUtils.waitForFxEvents(2);
-    assertThat(desk.text("#room-text")).contains("At 7:50");
+    assertThat(desk.text("#room-text")).contains("At 9:10");
     desk.runFx(() -> desk.lookup("#section").query().requestFocus());
     desk.type(KeyCode.R);
     WaitForAsyncUtils.waitForFxEvents(2);

@@ -26,6 +26,9 @@ final class SectionPainter {
   /** Shares below this are not drawn as beads. */
   private static final double SMALL_SHARE = 0.012;
 
+  /** Letters that scale bar and legend need beside each other. */
+  private static final double ROOM_FOR_LEGEND = 32;
+
   private final Sheet sheet;
   private final GraphicsContext g;
   private final SeatView work;
@@ -65,6 +68,14 @@ final class SectionPainter {
         return;
       }
       beads(work.shown().lossesAt(liftMm));
+      legend();
+    }
+    scaleBar();
+  }
+
+  /** Where it does not stand in the scale bar's way. */
+  private void legend() {
+    if (sheet.width() > ROOM_FOR_LEGEND * sheet.text()) {
       words(
           work.words().text("section.legend"),
           sheet.width() - 8,
@@ -72,7 +83,6 @@ final class SectionPainter {
           palette.muted(),
           TextAlignment.RIGHT);
     }
-    scaleBar();
   }
 
   /** What the colours of the air mean. */
