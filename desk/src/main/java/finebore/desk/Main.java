@@ -64,6 +64,7 @@ public final class Main {
                     "variants",
                     "suggest",
                     "room",
+                    "chamber",
                     "practices",
                     "cutters",
                     "cut",

@@ -343,11 +343,38 @@ class StationsTest {
     desk.runFx(() -> desk.lookup("#room").query().requestFocus());
     desk.type(KeyCode.RIGHT);
     WaitForAsyncUtils.waitForFxEvents(2);
-    assertThat(desk.text("#room-text")).contains("At 9:10");
+    assertThat(desk.text("#room-text")).contains("At 7:40");
     desk.runFx(() -> desk.lookup("#section").query().requestFocus());
     desk.type(KeyCode.R);
     WaitForAsyncUtils.waitForFxEvents(2);
     assertThat(desk.isShown("#room")).isFalse();
     assertThat(desk.text("#room-text")).isEmpty();
+  }
+
+  /** The chamber at full height shows what is read of it as it is typed. */
+  @Test
+  void theChamberFollowsWhatIsReadOfIt() {
+    desk.runFx(
+        () -> desk.session.load(JobDocument.fresh(JobFile.demo("dolerite-2.0")), Optional.empty()));
+    desk.goTo(KeyCode.DIGIT1);
+    desk.runFx(() -> ((ToggleButton) desk.lookup("#show-chamber").query()).fire());
+    WaitForAsyncUtils.waitForFxEvents(2);
+    assertThat(desk.isShown("#chamber")).isTrue();
+    assertThat(desk.isShown("#head-plan")).isFalse();
+    String before = desk.text("#chamber-text");
+    assertThat(before).contains("At 7:40", "Fire ring");
+    int print = desk.print("#chamber");
+    TextField cell = desk.lookup("#cell-I1a-chamberWall730").query();
+    desk.runFx(
+        () -> {
+          cell.requestFocus();
+          cell.selectAll();
+        });
+    desk.write("1.9");
+    desk.type(KeyCode.ENTER);
+    WaitForAsyncUtils.waitForFxEvents(2);
+    assertThat(desk.session.job().head().readingsOf("I1a").value(Measure.WALL_730)).hasValue(1.9);
+    assertThat(desk.text("#chamber-text")).isNotEqualTo(before);
+    assertThat(desk.print("#chamber")).isNotEqualTo(print);
   }
 }

@@ -1,10 +1,12 @@
 package finebore.desk.found;
 
 import finebore.desk.controls.MessageLine;
+import finebore.desk.controls.RoomView;
 import finebore.desk.session.JobSession;
 import finebore.desk.theme.Palette;
 import finebore.finding.Severity;
 import finebore.found.FoundSeat;
+import finebore.found.Measure;
 import finebore.found.SeatReadings;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
@@ -15,11 +17,14 @@ import java.util.List;
 import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
+import javafx.beans.property.DoubleProperty;
+import javafx.beans.property.SimpleDoubleProperty;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -38,6 +43,10 @@ public final class FoundStation extends BorderPane {
   private final FoundSection section;
   private final ReadingSheet sheet;
   private final HeadFigures figures;
+  private final RoomView chamber;
+  private final DoubleProperty lift = new SimpleDoubleProperty(1);
+  private final ToggleButton showChamber = new ToggleButton();
+  private final Label said = new Label();
   private final Label title = new Label();
   private final Label assumed = new Label();
   private final TextField material = new TextField();
@@ -53,6 +62,8 @@ public final class FoundStation extends BorderPane {
     plan = new HeadPlanView(session, palette, textScale, this::doubtful);
     section = new FoundSection(session, palette, textScale);
     sheet = new ReadingSheet(session, textScale);
+    chamber =
+        new RoomView("chamber", session, lift, w -> w.plan().found(), true, palette, textScale);
     figures = new HeadFigures(session);
     title.getStyleClass().add("title");
     title.setId("found-title");
@@ -75,11 +86,13 @@ public final class FoundStation extends BorderPane {
                 takeMaterial();
               }
             });
-    HBox head = new HBox(8, title, material, exception);
+    HBox head = new HBox(8, title, material, showChamber, exception);
     head.setAlignment(Pos.CENTER_LEFT);
     HBox.setHgrow(title, Priority.ALWAYS);
     title.setMaxWidth(Double.MAX_VALUE);
-    VBox left = new VBox(6, plan, head, section, assumed);
+    chamber();
+    VBox left = new VBox(6, plan, head, section, chamber, said, assumed);
+    VBox.setVgrow(chamber, Priority.ALWAYS);
     left.setStyle("-fx-padding: 8;");
     left.setPrefWidth(450);
     VBox.setVgrow(section, Priority.ALWAYS);
@@ -107,6 +120,46 @@ public final class FoundStation extends BorderPane {
     session.work().addListener((o, was, is) -> refresh());
   }
 
+  /** The chamber at full height takes the place of head and section. */
+  private void chamber() {
+    showChamber.setId("show-chamber");
+    showChamber.setText(session.say("found.chamber"));
+    showChamber.setTooltip(new Tooltip(session.say("room.show.tip")));
+    showChamber.setMinWidth(Region.USE_PREF_SIZE);
+    said.setId("chamber-text");
+    said.setWrapText(true);
+    said.setMinHeight(Region.USE_PREF_SIZE);
+    said.getStyleClass().add("small");
+    chamber.onLook(this::say);
+    for (Region one : List.of(plan, section)) {
+      one.visibleProperty().bind(showChamber.selectedProperty().not());
+      one.managedProperty().bind(one.visibleProperty());
+    }
+    for (Region one : List.of(chamber, said)) {
+      one.visibleProperty().bind(showChamber.selectedProperty());
+      one.managedProperty().bind(one.visibleProperty());
+    }
+    showChamber
+        .selectedProperty()
+        .addListener(
+            (o, was, is) -> {
+              say();
+              // The cells have their places only after the next layout.
+              javafx.application.Platform.runLater(
+                  () -> sheet.show(is ? Measure.WALL_12 : Measure.THROAT_12));
+            });
+  }
+
+  private void say() {
+    lift.set(session.job().group(session.seat().get().port()).cam().maxLiftMm());
+    said.setText(showChamber.isSelected() ? String.join(" ", chamber.said()) : "");
+  }
+
+  /** Shows the chamber instead of head and section. */
+  public void showChamber() {
+    showChamber.setSelected(true);
+  }
+
   /** Begins to follow the job: nothing is built for a station nobody looks at. */
   public void setShown(boolean shown) {
     visible = shown;
@@ -122,6 +175,7 @@ public final class FoundStation extends BorderPane {
   public void restyle() {
     plan.requestLayout();
     section.requestLayout();
+    chamber.requestLayout();
     sheet.restyle();
   }
 
@@ -186,6 +240,7 @@ public final class FoundStation extends BorderPane {
     showFindings();
     plan.requestLayout();
     section.requestLayout();
+    say();
   }
 
   private String headingText() {

@@ -227,6 +227,14 @@ final class ReadingSheet extends BorderPane {
     }
   }
 
+  /** Brings the row of a measure of the seat looked at into sight. */
+  void show(Measure measure) {
+    cells.stream()
+        .filter(c -> c.place().equals(session.seat().get()) && c.measure() == measure)
+        .findFirst()
+        .ifPresent(this::reveal);
+  }
+
   /** Puts the keyboard on the first missing reading of the seat looked at, or on its first. */
   void focusFirst() {
     List<ReadingCell> own =

@@ -1,6 +1,7 @@
 package finebore.desk.plan;
 
 import finebore.desk.controls.MessageLine;
+import finebore.desk.controls.RoomView;
 import finebore.desk.session.AirWatch;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.SeatView;
@@ -67,7 +68,9 @@ public final class PlanStation extends BorderPane {
     this.textScale = textScale;
     setId("plan-station");
     section = new SectionView(session, watch, palette, textScale);
-    room = new RoomView(session, section.liftProperty(), palette, textScale);
+    room =
+        new RoomView(
+            "room", session, section.liftProperty(), SeatView::shown, false, palette, textScale);
     strip = new LiftStrip(session, section.liftProperty(), section.air(), palette, textScale);
     editors = new EditorColumn(session);
     readings = new ReadingsPane(session);
@@ -89,7 +92,7 @@ public final class PlanStation extends BorderPane {
     HBox.setHgrow(gap, Priority.ALWAYS);
     HBox head =
         new HBox(
-            8,
+            4,
             title,
             gap,
             showRoom,

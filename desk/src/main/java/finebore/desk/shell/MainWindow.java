@@ -279,6 +279,11 @@ public final class MainWindow {
       record.show(view);
       return;
     }
+    if (view.equals("chamber")) {
+      stations.show(stations.byId("found"), welcome.isEmpty());
+      found.showChamber();
+      return;
+    }
     boolean named = List.of("found", "job", "cut").contains(view);
     stations.show(stations.byId(named ? view : proves ? "prove" : "plan"), welcome.isEmpty());
     if (proves) {

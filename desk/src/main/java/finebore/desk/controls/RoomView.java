@@ -1,14 +1,13 @@
-package finebore.desk.plan;
+package finebore.desk.controls;
 
-import finebore.desk.controls.DrawnRegion;
-import finebore.desk.controls.Hatch;
-import finebore.desk.controls.Ink;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.SeatView;
 import finebore.desk.theme.Palette;
 import finebore.desk.theme.Theme;
 import finebore.drawing.Scribe;
 import finebore.flow.Gate;
+import finebore.found.Measure;
+import finebore.found.SeatReadings;
 import finebore.room.Around;
 import finebore.room.Room;
 import finebore.room.Room.Neighbour;
@@ -26,6 +25,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
@@ -54,6 +55,8 @@ public final class RoomView extends DrawnRegion {
 
   private final JobSession session;
   private final DoubleProperty lift;
+  private final Function<SeatView, SeatStudy> of;
+  private final boolean measured;
   private final Supplier<Palette> palette;
   private final Supplier<Double> textScale;
   private Runnable looked = () -> {};
@@ -65,12 +68,25 @@ public final class RoomView extends DrawnRegion {
   private double left;
   private double top;
 
-  RoomView(
+  /**
+   * A view.
+   *
+   * @param id of the node
+   * @param lift of the valve, mm
+   * @param of the state that is looked at
+   * @param measured whether the gaps that were read stand beside their walls
+   */
+  public RoomView(
+      String id,
       JobSession session,
       DoubleProperty lift,
+      Function<SeatView, SeatStudy> of,
+      boolean measured,
       Supplier<Palette> palette,
       Supplier<Double> textScale) {
-    super("room", session.say("room.name"));
+    super(id, session.say("room.name"));
+    this.of = of;
+    this.measured = measured;
     this.session = session;
     this.lift = lift;
     this.palette = palette;
@@ -85,7 +101,7 @@ public final class RoomView extends DrawnRegion {
   }
 
   /** What is to happen when another direction is looked at. */
-  void onLook(Runnable action) {
+  public void onLook(Runnable action) {
     looked = action;
   }
 
@@ -128,7 +144,7 @@ public final class RoomView extends DrawnRegion {
   }
 
   private SeatStudy shown() {
-    return session.work().get().shown();
+    return of.apply(session.work().get());
   }
 
   private Optional<Room> room() {
@@ -243,6 +259,9 @@ public final class RoomView extends DrawnRegion {
     disc(g, seen.alongMm(), seen.acrossMm(), seen.edgeMm());
     ring(g, seen, colours);
     pointer(g, seen, colours);
+    if (measured) {
+      gaps(g, room, colours);
+    }
     say(
         g,
         session.say("room.exhausts"),
@@ -366,7 +385,7 @@ public final class RoomView extends DrawnRegion {
   }
 
   /** What is seen in words, for the line under the drawing. */
-  List<String> said() {
+  public List<String> said() {
     Optional<Room> room = room();
     if (room.isEmpty() || shown().seated().isEmpty()) {
       return List.of();
@@ -429,6 +448,27 @@ public final class RoomView extends DrawnRegion {
             words.figure(Dimension.LENGTH, wall.takeMm()),
             "limit",
             words.figure(Dimension.LENGTH, wall.limitMm()));
+  }
+
+  /** What was read, by the wall it was read to. */
+  private void gaps(GraphicsContext g, Room room, Palette colours) {
+    SeatReadings readings = session.job().head().readingsOf(session.work().get().place().label());
+    for (int k = 0; k < Measure.CHAMBER_WALL.size(); k++) {
+      OptionalDouble gap = readings.value(Measure.CHAMBER_WALL.get(k));
+      if (gap.isEmpty() || room.chamber().isEmpty()) {
+        continue;
+      }
+      int direction = k * Around.DIRECTIONS / Measure.CHAMBER_WALL.size();
+      double angle = Around.angleRad(direction);
+      double from = room.chamber().get().atMm(direction) * scale + 1.3 * text();
+      String words = session.units().lengthNumber(gap.getAsDouble());
+      double at = x(room.alongMm()) + from * Math.sin(angle);
+      double y = y(room.acrossMm()) - from * Math.cos(angle);
+      double wide = 0.55 * words.length() * text();
+      g.setFill(colours.paper());
+      g.fillRect(at - wide / 2 - 2, y - 0.65 * text(), wide + 4, 1.3 * text());
+      say(g, words, at, y, colours.text(), TextAlignment.CENTER);
+    }
   }
 
   private void say(
