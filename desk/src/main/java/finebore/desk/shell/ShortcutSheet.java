@@ -43,6 +43,7 @@ final class ShortcutSheet extends StackPane {
           "wheel",
           "shift",
           "air",
+          "room",
           "strip",
           "lever");
 
