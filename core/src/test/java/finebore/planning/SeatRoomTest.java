@@ -4,8 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import finebore.Samples;
+import finebore.bench.BenchReading;
 import finebore.bench.FlowTest;
+import finebore.bench.LiftReadings;
 import finebore.bench.SetUp.TestedState;
+import finebore.calibration.FixtureEffect;
 import finebore.calibration.NextTest;
 import finebore.calibration.PredictionConfidence;
 import finebore.cutting.SweepChamber;
@@ -171,6 +174,24 @@ class SeatRoomTest {
         .isCloseTo(
             test.predicted().getFirst().flowM3s(),
             within(0.01 * test.predicted().getFirst().flowM3s()));
+  }
+
+  @Test
+  void whatAnotherFixtureIsWorthIsTold() {
+    FlowTest test =
+        NextTest.of(PLACED, I1, TestedState.AS_FOUND, "a", PredictionConfidence.UNCALIBRATED)
+            .with(LiftReadings.of(1, List.of(BenchReading.flow(0.006))))
+            .with(LiftReadings.of(9, List.of(BenchReading.flow(0.05))));
+    FlowTest large = test.withSetUp(test.setUp().withBoreMm(OptionalDouble.of(110)));
+    FixtureEffect effect = FixtureEffect.of(PLACED, test, large).orElseThrow();
+    assertThat(effect.lowShare()).isBetween(0.0, 0.01);
+    assertThat(effect.highShare()).isBetween(0.01, 0.2);
+    assertThat(effect.highLiftMm()).isEqualTo(9);
+    // The other way round it is the other way.
+    FixtureEffect back = FixtureEffect.of(PLACED, large, test).orElseThrow();
+    assertThat((1 + back.highShare()) * (1 + effect.highShare())).isCloseTo(1, within(1e-9));
+    assertThat(FixtureEffect.of(PLACED, test, test)).isEmpty();
+    assertThat(FixtureEffect.of(JOB, test, large)).isEmpty();
   }
 
   @ParameterizedTest

@@ -7,12 +7,14 @@ import finebore.bench.FlowTest;
 import finebore.bench.ReducedTest;
 import finebore.bench.SetUpDifference;
 import finebore.bench.SuspectReading;
+import finebore.calibration.FixtureEffect;
 import finebore.calibration.TestBook;
 import finebore.code.Message;
 import finebore.code.Term;
 import finebore.flow.Bands.Band;
 import finebore.formats.FileProblem;
 import finebore.job.Job;
+import finebore.units.Dimension;
 import finebore.words.UnitSystem;
 import finebore.words.Words;
 import java.io.IOException;
@@ -20,6 +22,7 @@ import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
@@ -102,8 +105,26 @@ public final class CompareReport {
     for (SetUpDifference difference : comparison.differences()) {
       lines.add((difference.spoils() ? "! " : "") + words.say(difference.message()));
     }
+    fixture(job, comparison, words).ifPresent(lines::add);
     lines.addAll(limits(comparison, words));
     return lines;
+  }
+
+  /** What the other bore alone is worth, where the walls round the valve were measured. */
+  public static Optional<String> fixture(Job job, Comparison comparison, Words words) {
+    return FixtureEffect.of(job, comparison.reference().test(), comparison.test().test())
+        .map(
+            e ->
+                words.text(
+                    "compare.fixture",
+                    "low",
+                    UnitSystem.signed(100 * e.lowShare(), 1),
+                    "lowLift",
+                    words.figure(Dimension.LENGTH, e.lowLiftMm()),
+                    "high",
+                    UnitSystem.signed(100 * e.highShare(), 1),
+                    "highLift",
+                    words.figure(Dimension.LENGTH, e.highLiftMm())));
   }
 
   /** What the bench can tell of the two, and what could not be allowed for. */

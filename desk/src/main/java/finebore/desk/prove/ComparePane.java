@@ -95,6 +95,8 @@ final class ComparePane extends BorderPane {
     if (!c.isRanked()) {
       say(words.text("compare.notRanked.long"), "fault").setId("not-ranked");
     }
+    CompareReport.fixture(job, c, words)
+        .ifPresent(l -> say("\u00b7 " + l, "muted").setId("fixture"));
     FlowPane means = new FlowPane(14, 2);
     for (Band band : Band.values()) {
       if (c.bands().containsKey(band)) {
