@@ -2,6 +2,7 @@ package finebore.cutting;
 
 import finebore.cutting.Cutting.CameIn;
 import finebore.cutting.Cutting.Step;
+import finebore.quantity.Quantity;
 import finebore.seat.Arc;
 import finebore.seat.Bowl;
 import finebore.seat.Cut;
@@ -143,7 +144,9 @@ final class LeftSeat {
     if (Double.isInfinite(throatR)) {
       throatR = wall.narrowestR();
     }
-    double outside = Math.max(2 * edge.r(), 2 * throatR + 0.001);
+    // What is left so near the axis is no seat; the smallest that can be told stands for it.
+    double outside =
+        Math.max(Math.max(2 * edge.r(), Quantity.SEAT_OUTSIDE.min()), 2 * throatR + 0.001);
     List<Arc> arcs = new ArrayList<>(wanted.stack().arcs());
     arcs.addAll(base.stack().arcs());
     return new Seat(

@@ -133,6 +133,12 @@ class AnySeatTest {
     canBeStudied(-712185232, Port.INTAKE);
   }
 
+  /** Cuts that leave an edge nearer to the axis than any seat lies. */
+  @Example
+  void whatIsLeftOfASeatMayBeTiny() {
+    anyPlanCanBeCarriedOut(-875556, Port.INTAKE);
+  }
+
   @Property(tries = 250)
   void anyPlanCanBeCarriedOut(@ForAll long seed, @ForAll Port port) {
     Random random = new Random(seed);
