@@ -24,14 +24,18 @@ final class OutputFile {
       description = "Where to write it.")
   private Path output;
 
-  /** Makes sure that the file has the ending of what is written. */
-  void check(String ending) throws FileProblem {
-    if (!output.toString().toLowerCase(Locale.ROOT).endsWith(ending)) {
-      throw new FileProblem(
-          Message.of("file.wrongEnding")
-              .with("file", Term.quote(output.toString()))
-              .with("endings", Term.quote(ending)));
+  /** Makes sure that the file has one of the endings of what is written, and says which. */
+  String check(String... endings) throws FileProblem {
+    String name = output.toString().toLowerCase(Locale.ROOT);
+    for (String ending : endings) {
+      if (name.endsWith(ending)) {
+        return ending;
+      }
     }
+    throw new FileProblem(
+        Message.of("file.wrongEnding")
+            .with("file", Term.quote(output.toString()))
+            .with("endings", Term.quote(String.join(", ", endings))));
   }
 
   int write(byte[] bytes, Words words) throws FileProblem {

@@ -9,21 +9,17 @@ import finebore.drawing.Scribe;
 import finebore.drawing.SvgDrawing;
 import finebore.formats.FileProblem;
 import finebore.formats.JobFile;
-import finebore.formats.SafeFile;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.words.Words;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Locale;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
-import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
-import picocli.CommandLine.Spec;
 
 /** Writes how far the walls round the valves of a cylinder are to go back. */
 @Command(
@@ -31,11 +27,9 @@ import picocli.CommandLine.Spec;
     description = "The chamber of a seat's cylinder in true size, with how far its walls go back.")
 final class ScribeCommand implements Callable<Integer> {
 
-  private static final List<String> ENDINGS = List.of(".pdf", ".svg", ".dxf", ".txt");
-
-  @Spec private CommandSpec spec;
-
   @Mixin private Speech speech;
+
+  @Mixin private OutputFile output;
 
   @Parameters(index = "0", paramLabel = "FILE", description = "The job file.")
   private Path file;
@@ -52,26 +46,9 @@ final class ScribeCommand implements Callable<Integer> {
   @Option(names = "--paper", description = "a4 (default) or letter.", defaultValue = "a4")
   private CardCommand.PaperName paper;
 
-  @Option(
-      names = {"-o", "--output"},
-      required = true,
-      paramLabel = "OUT",
-      description = "Where to write it; ends in .pdf, .svg, .dxf or .txt.")
-  private Path output;
-
   @Override
   public Integer call() throws FileProblem {
-    String name = output.toString().toLowerCase(Locale.ROOT);
-    String ending =
-        ENDINGS.stream()
-            .filter(name::endsWith)
-            .findFirst()
-            .orElseThrow(
-                () ->
-                    new FileProblem(
-                        Message.of("file.wrongEnding")
-                            .with("file", Term.quote(output.toString()))
-                            .with("endings", Term.quote(String.join(", ", ENDINGS)))));
+    String ending = output.check(".pdf", ".svg", ".dxf", ".txt");
     Job job = JobFile.read(file).job();
     Words words = speech.of(job);
     SeatPlace place = SeatByLabel.of(job, seat);
@@ -83,9 +60,7 @@ final class ScribeCommand implements Callable<Integer> {
         Scribe.of(job, place, lift, words)
             .orElseThrow(
                 () -> new FileProblem(Message.of("scribe.unknown").with("seat", Term.quote(seat))));
-    SafeFile.write(output, written(scribe, ending, job, words, place), false);
-    Terminal.println(spec, words.text("cli.wrote", "file", output.toString()));
-    return 0;
+    return output.write(written(scribe, ending, job, words, place), words);
   }
 
   private byte[] written(Scribe scribe, String ending, Job job, Words words, SeatPlace place) {

@@ -5,8 +5,8 @@ import java.util.List;
 /**
  * The parts of the circle round a valve, which do not all flow the same.
  *
- * <p>Each counts with its share of the circle and its discharge relative to the freest one. A wall
- * close by will make a sector of its own.
+ * <p>Each counts with its share of the circle and its discharge relative to the freest one. What
+ * walls close by take is told by direction elsewhere.
  *
  * @param sectors shares add up to 1
  */

@@ -194,11 +194,6 @@ public record Room(
     return least;
   }
 
-  /** From the middle of a head to the bore's wall, in a direction, while the valve is shut. */
-  public double toBoreMm(int direction) {
-    return toCircleFromAxis(direction, boreMm / 2);
-  }
-
   /** From the axis at the head face to a circle about the bore's centre, in a direction. */
   public double toCircleFromAxis(int direction, double radiusMm) {
     double angle = Around.angleRad(direction);
