@@ -4,17 +4,13 @@ import finebore.card.CardSize;
 import finebore.card.ScribeSheet;
 import finebore.code.Message;
 import finebore.code.Term;
-import finebore.drawing.DxfDrawing;
 import finebore.drawing.Scribe;
-import finebore.drawing.SvgDrawing;
 import finebore.formats.FileProblem;
 import finebore.formats.JobFile;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.words.Words;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
-import java.util.List;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -60,21 +56,14 @@ final class ScribeCommand implements Callable<Integer> {
         Scribe.of(job, place, lift, words)
             .orElseThrow(
                 () -> new FileProblem(Message.of("scribe.unknown").with("seat", Term.quote(seat))));
-    return output.write(written(scribe, ending, job, words, place), words);
-  }
-
-  private byte[] written(Scribe scribe, String ending, Job job, Words words, SeatPlace place) {
-    String title = words.text("scribe.title", "job", job.name(), "cylinder", place.cylinder());
-    return switch (ending) {
-      case ".pdf" -> ScribeSheet.pdf(scribe, words, title, CardSize.values()[paper.ordinal()]);
-      case ".svg" -> bytes(SvgDrawing.of(scribe.drawing(), 1, title));
-      case ".dxf" ->
-          DxfDrawing.of(List.of(scribe.drawing()), job.units()).getBytes(StandardCharsets.US_ASCII);
-      default -> bytes(title + "\n" + String.join("\n", scribe.lines()) + "\n");
-    };
-  }
-
-  private static byte[] bytes(String text) {
-    return text.getBytes(StandardCharsets.UTF_8);
+    return output.write(
+        ScribeSheet.file(
+            scribe,
+            job,
+            place.cylinder(),
+            words,
+            CardSize.values()[paper.ordinal()],
+            ending.substring(1)),
+        words);
   }
 }

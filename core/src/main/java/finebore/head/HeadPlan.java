@@ -112,6 +112,7 @@ public record HeadPlan(List<Bore> bores, List<ValvePlace> valves) {
       }
       valves.addAll(own);
       Spot plug = centre.plus(layout.plugXMm(), layout.plugYMm());
+      Optional<List<Spot>> measured = measured(job, own, centre);
       bores.add(
           new Bore(
               cylinder,
@@ -120,8 +121,8 @@ public record HeadPlan(List<Bore> bores, List<ValvePlace> valves) {
               layout.fireRingMm(),
               plug,
               layout.plugMm(),
-              measured(job, own, centre).orElseGet(() -> chamber(own, plug, layout)),
-              measured(job, own, centre).isPresent()));
+              measured.orElseGet(() -> chamber(own, plug, layout)),
+              measured.isPresent()));
     }
     return new HeadPlan(bores, valves);
   }

@@ -1,15 +1,14 @@
 package finebore.head;
 
-import finebore.flow.Gate;
 import finebore.head.HeadPlan.Spot;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
+import finebore.planning.RoomAtLift;
 import finebore.planning.SeatOutcome;
 import finebore.planning.SeatRoom;
 import finebore.room.Room;
 import finebore.room.WallBack;
 import finebore.study.SeatFit;
-import finebore.work.ShopFigure;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -77,25 +76,14 @@ public record TakeBack(
 
   private static OfSeat of(Job job, SeatPlace place, Room room, double liftMm) {
     SeatFit fit = SeatOutcome.of(job, place, job.planOf(place)).cut().fit();
-    double edge = fit.pairing().valve().headDiameterMm() / 2;
-    double depth = SeatRoom.depthMm(job, place);
-    if (room.chamber().isEmpty() || fit.restMm().isEmpty()) {
-      return new OfSeat(place, room, edge, depth, List.of());
-    }
-    Gate gate = Gate.between(fit.seat().profile(), fit.valveAt(liftMm));
     return new OfSeat(
         place,
         room,
-        edge,
-        depth,
-        WallBack.of(
-            room,
-            edge,
-            fit.restMm().getAsDouble() + liftMm,
-            gate.areaMm2(),
-            place.port().direction(),
-            job.layout().fireRingMm(),
-            job.shop().value(ShopFigure.FIRE_RING_MARGIN)));
+        fit.pairing().valve().headDiameterMm() / 2,
+        SeatRoom.depthMm(job, place),
+        RoomAtLift.of(job, room, fit, place.port().direction(), liftMm)
+            .map(RoomAtLift::back)
+            .orElse(List.of()));
   }
 
   private static TakeBack of(Job job, List<OfSeat> seats) {

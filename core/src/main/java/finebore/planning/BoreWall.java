@@ -13,7 +13,7 @@ final class BoreWall implements PlanReading {
 
   @Override
   public OptionalDouble of(CutStudy cut) {
-    return ValveRoom.boreWallMm(
-        cut.job(), cut.place(), cut.fit().pairing().valve().headDiameterMm());
+    return ValveRoom.of(cut.job(), cut.place())
+        .boreWallMm(cut.fit().pairing().valve().headDiameterMm());
   }
 }

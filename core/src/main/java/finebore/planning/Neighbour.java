@@ -13,7 +13,7 @@ final class Neighbour implements PlanReading {
 
   @Override
   public OptionalDouble of(CutStudy cut) {
-    return ValveRoom.neighbourMm(
-        cut.job(), cut.place(), cut.fit().pairing().valve().headDiameterMm());
+    return ValveRoom.of(cut.job(), cut.place())
+        .neighbourMm(cut.fit().pairing().valve().headDiameterMm());
   }
 }

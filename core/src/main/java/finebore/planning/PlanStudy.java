@@ -71,7 +71,7 @@ public record PlanStudy(
   private static SeatStudy found(Job job, SeatPlace place, Calibration calibration) {
     SeatFit fit = SeatFit.of(job.foundSeat(place).section(), job.foundValve(place));
     return SeatStudy.of(fit, flow(job, place, calibration))
-        .with(ValveRoom.readings(job, place, fit.pairing().valve().headDiameterMm()));
+        .with(ValveRoom.of(job, place).readings(fit.pairing().valve().headDiameterMm()));
   }
 
   /** What flow of a job's seats is worked out with. */

@@ -15,6 +15,7 @@ import finebore.valve.Valve;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.NavigableMap;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
@@ -48,7 +49,7 @@ public final class SeatRoom {
                     room.chamber()
                         .map(
                             wall -> {
-                              Map<Double, Double> back = new TreeMap<>(wall.fromAxisMm());
+                              NavigableMap<Double, Double> back = new TreeMap<>(wall.fromAxisMm());
                               back.replaceAll((hour, mm) -> Math.max(mm, swept));
                               return new ChamberWall(back, wall.depthMm());
                             })));

@@ -11,53 +11,66 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
- * The room a valve's head has to its neighbours and to the cylinder wall: at the lift at which it
- * is least, where the place of its axis was measured; otherwise by distances of axes that are taken
- * as parallel.
+ * The room that a seat has for a valve's head to its neighbours and to the cylinder wall: at the
+ * lift at which it is least, where the place of its axis was measured; otherwise by distances of
+ * axes that are taken as parallel. Worked out once for a seat, it can be asked for many heads.
+ *
+ * @param room as planned, where the place was measured
+ * @param shutMm height of the head's edge on its seat
+ * @param liftMm the cam's
+ * @param boreMm of the cylinder
+ * @param spacingMm from an intake's axis to its exhaust's, where that was measured
+ * @param otherHeadMm head of the other kind as planned
+ * @param axisMm from the bore's centre, where that was measured
  */
-public final class ValveRoom {
+public record ValveRoom(
+    Optional<Room> room,
+    double shutMm,
+    double liftMm,
+    double boreMm,
+    OptionalDouble spacingMm,
+    double otherHeadMm,
+    OptionalDouble axisMm) {
 
-  private ValveRoom() {}
+  /** Of a seat of a job, its neighbours as planned. */
+  public static ValveRoom of(Job job, SeatPlace place) {
+    return new ValveRoom(
+        SeatRoom.planned(job, place, job.planOf(place)),
+        SeatRoom.shutMm(job, place),
+        job.group(place.port()).cam().maxLiftMm(),
+        job.engine().boreMm(),
+        job.engine().valveSpacingMm(),
+        job.group(place.port().other()).planned().valve().headDiameterMm(),
+        job.group(place.port()).axisFromBoreMm());
+  }
 
-  /** Gap to the nearest neighbour as planned, mm; negative is an overlap. */
-  public static OptionalDouble neighbourMm(Job job, SeatPlace place, double headMm) {
-    Optional<Room> room = SeatRoom.planned(job, place, job.planOf(place));
+  /** Gap to the nearest neighbour, mm; negative is an overlap. */
+  public OptionalDouble neighbourMm(double headMm) {
     if (room.isPresent() && !room.get().neighbours().isEmpty()) {
-      return room.get()
-          .leastToNeighbourMm(headMm / 2, SeatRoom.shutMm(job, place), liftMm(job, place));
+      return room.get().leastToNeighbourMm(headMm / 2, shutMm, liftMm);
     }
-    double other = job.group(place.port().other()).planned().valve().headDiameterMm();
-    OptionalDouble spacing = job.engine().valveSpacingMm();
-    return spacing.isPresent()
-        ? OptionalDouble.of(spacing.getAsDouble() - (headMm + other) / 2)
-        : spacing;
+    return spacingMm.isPresent()
+        ? OptionalDouble.of(spacingMm.getAsDouble() - (headMm + otherHeadMm) / 2)
+        : spacingMm;
   }
 
   /** Gap to the cylinder wall, mm; negative is past it. */
-  public static OptionalDouble boreWallMm(Job job, SeatPlace place, double headMm) {
-    Optional<Room> room = SeatRoom.found(job, place);
+  public OptionalDouble boreWallMm(double headMm) {
     if (room.isPresent()) {
       // Only above the head face is there a wall to meet.
-      double top = Math.max(0, SeatRoom.shutMm(job, place) + liftMm(job, place));
-      return OptionalDouble.of(room.get().leastToBoreMm(headMm / 2, 0, top));
+      return OptionalDouble.of(
+          room.get().leastToBoreMm(headMm / 2, 0, Math.max(0, shutMm + liftMm)));
     }
-    OptionalDouble axis = job.group(place.port()).axisFromBoreMm();
-    return axis.isPresent()
-        ? OptionalDouble.of((job.engine().boreMm() - headMm) / 2 - axis.getAsDouble())
-        : axis;
-  }
-
-  private static double liftMm(Job job, SeatPlace place) {
-    return job.group(place.port()).cam().maxLiftMm();
+    return axisMm.isPresent()
+        ? OptionalDouble.of((boreMm - headMm) / 2 - axisMm.getAsDouble())
+        : axisMm;
   }
 
   /** Both as readings, where they are known. */
-  public static List<Reading> readings(Job job, SeatPlace place, double headMm) {
+  public List<Reading> readings(double headMm) {
     List<Reading> readings = new ArrayList<>();
-    neighbourMm(job, place, headMm)
-        .ifPresent(mm -> readings.add(new Reading(ReadingKind.NEIGHBOUR, mm)));
-    boreWallMm(job, place, headMm)
-        .ifPresent(mm -> readings.add(new Reading(ReadingKind.BORE_WALL, mm)));
+    neighbourMm(headMm).ifPresent(mm -> readings.add(new Reading(ReadingKind.NEIGHBOUR, mm)));
+    boreWallMm(headMm).ifPresent(mm -> readings.add(new Reading(ReadingKind.BORE_WALL, mm)));
     return readings;
   }
 }

@@ -1,6 +1,8 @@
 package finebore.room;
 
+import java.util.Collections;
 import java.util.Map;
+import java.util.NavigableMap;
 import java.util.Optional;
 import java.util.TreeMap;
 
@@ -11,13 +13,13 @@ import java.util.TreeMap;
  * @param fromAxisMm distance from the valve's axis by hour, 0 to below 12, four or more
  * @param depthMm height of the wall, from the roof beside the seat up to the head face
  */
-public record ChamberWall(Map<Double, Double> fromAxisMm, double depthMm) {
+public record ChamberWall(NavigableMap<Double, Double> fromAxisMm, double depthMm) {
 
   /** Fewer say nothing of what lies between them. */
   public static final int FEWEST = 4;
 
   public ChamberWall {
-    fromAxisMm = Map.copyOf(fromAxisMm);
+    fromAxisMm = Collections.unmodifiableNavigableMap(new TreeMap<>(fromAxisMm));
     if (fromAxisMm.size() < FEWEST) {
       throw new IllegalArgumentException("hours: " + fromAxisMm.size());
     }
@@ -27,25 +29,24 @@ public record ChamberWall(Map<Double, Double> fromAxisMm, double depthMm) {
   public static Optional<ChamberWall> of(Map<Double, Double> fromAxisMm, double depthMm) {
     return fromAxisMm.size() < FEWEST
         ? Optional.empty()
-        : Optional.of(new ChamberWall(fromAxisMm, depthMm));
+        : Optional.of(new ChamberWall(new TreeMap<>(fromAxisMm), depthMm));
   }
 
   /** Its distance from the valve's axis in a direction, mm. */
   public double atMm(int direction) {
     double hour = Around.hour(direction);
-    TreeMap<Double, Double> sorted = new TreeMap<>(fromAxisMm);
-    Map.Entry<Double, Double> before = sorted.floorEntry(hour);
-    Map.Entry<Double, Double> after = sorted.ceilingEntry(hour);
-    double from = before == null ? sorted.lastKey() - 12 : before.getKey();
-    double to = after == null ? sorted.firstKey() + 12 : after.getKey();
-    double first = before == null ? sorted.lastEntry().getValue() : before.getValue();
-    double second = after == null ? sorted.firstEntry().getValue() : after.getValue();
+    Map.Entry<Double, Double> before = fromAxisMm.floorEntry(hour);
+    Map.Entry<Double, Double> after = fromAxisMm.ceilingEntry(hour);
+    double from = before == null ? fromAxisMm.lastKey() - 12 : before.getKey();
+    double to = after == null ? fromAxisMm.firstKey() + 12 : after.getKey();
+    double first = before == null ? fromAxisMm.lastEntry().getValue() : before.getValue();
+    double second = after == null ? fromAxisMm.firstEntry().getValue() : after.getValue();
     return to == from ? first : first + (second - first) * (hour - from) / (to - from);
   }
 
   /** The same all round further back. */
   public ChamberWall takenBack(double mm) {
-    Map<Double, Double> back = new TreeMap<>(fromAxisMm);
+    NavigableMap<Double, Double> back = new TreeMap<>(fromAxisMm);
     back.replaceAll((hour, at) -> at + mm);
     return new ChamberWall(back, depthMm);
   }

@@ -45,7 +45,7 @@ final class ImpossibleAsFound implements HeadRule {
               fit.pairing());
       OF_SEATS.forEach(rule -> found.addAll(rule.of(seat)));
       double own = fit.pairing().valve().headDiameterMm();
-      negative(found, place, FindingCode.HEAD_PAST_BORE, ValveRoom.boreWallMm(job, place, own));
+      negative(found, place, FindingCode.HEAD_PAST_BORE, ValveRoom.of(job, place).boreWallMm(own));
       if (place.port() == Port.INTAKE || SeatRoom.found(job, place).isPresent()) {
         negative(found, place, FindingCode.HEADS_OVERLAP, apart(job, place, own));
       }

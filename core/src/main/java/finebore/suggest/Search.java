@@ -82,6 +82,7 @@ public final class Search {
 
   private final Job job;
   private final SeatPlace place;
+  private final ValveRoom room;
   private final Port port;
   private final Practice practice;
   private final Goal goal;
@@ -124,6 +125,7 @@ public final class Search {
     this.goal = goal;
     this.metal = job.foundSeat(place);
     this.foundValve = job.foundValve(place);
+    this.room = ValveRoom.of(job, place);
     this.foundRest = SeatFit.of(new Pairing(metal.seat(), foundValve)).restMm().orElse(0);
     this.calibration = ModelFit.calibrationOf(job, port);
     this.flow = PlanStudy.flow(job, place, calibration);
@@ -295,7 +297,7 @@ public final class Search {
     limits.add(new Reading(ReadingKind.FACE_WIDTH, pairing.valve().faceWidthMm()));
     limits.add(new Reading(ReadingKind.OVERHANG, (head - seat.outsideDiameterMm()) / 2));
     limits.add(new Reading(ReadingKind.MARGIN, pairing.valve().marginMm()));
-    limits.addAll(ValveRoom.readings(job, place, head));
+    limits.addAll(room.readings(head));
     metal
         .ring()
         .map(Ring::outsideDiameterMm)

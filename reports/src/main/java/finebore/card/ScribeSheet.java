@@ -1,15 +1,38 @@
 package finebore.card;
 
+import finebore.drawing.DxfDrawing;
 import finebore.drawing.Scribe;
+import finebore.drawing.SvgDrawing;
+import finebore.job.Job;
 import finebore.words.Words;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 
 /** The scribe sheet on paper, in true size: to be cut out or taken over with a compass. */
 public final class ScribeSheet {
 
   private ScribeSheet() {}
+
+  /**
+   * As a file of a kind.
+   *
+   * @param ending pdf, svg, dxf or txt
+   */
+  public static byte[] file(
+      Scribe scribe, Job job, int cylinder, Words words, CardSize size, String ending) {
+    String title = words.text("scribe.title", "job", job.name(), "cylinder", cylinder);
+    return switch (ending) {
+      case "pdf" -> pdf(scribe, words, title, size);
+      case "svg" -> SvgDrawing.of(scribe.drawing(), 1, title).getBytes(StandardCharsets.UTF_8);
+      case "dxf" ->
+          DxfDrawing.of(List.of(scribe.drawing()), job.units()).getBytes(StandardCharsets.US_ASCII);
+      default ->
+          (title + "\n" + String.join("\n", scribe.lines()) + "\n")
+              .getBytes(StandardCharsets.UTF_8);
+    };
+  }
 
   /**
    * As a PDF file.

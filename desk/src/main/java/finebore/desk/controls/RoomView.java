@@ -5,9 +5,9 @@ import finebore.desk.session.SeatView;
 import finebore.desk.theme.Palette;
 import finebore.desk.theme.Theme;
 import finebore.drawing.Scribe;
-import finebore.flow.Gate;
 import finebore.found.Measure;
 import finebore.found.SeatReadings;
+import finebore.planning.RoomAtLift;
 import finebore.room.Around;
 import finebore.room.Room;
 import finebore.room.Room.Neighbour;
@@ -19,7 +19,6 @@ import finebore.study.SeatStudy;
 import finebore.units.Dimension;
 import finebore.words.UnitSystem;
 import finebore.words.Words;
-import finebore.work.ShopFigure;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -50,8 +49,8 @@ public final class RoomView extends DrawnRegion {
   /** The ring that tells how the air gets away is so wide, px. */
   private static final double RING_PX = 9;
 
-  /** The wall is tried so much further back, mm. */
-  private static final double STEP_MM = 0.1;
+  /** A shut valve is looked at as if it stood open by this, mm. */
+  private static final double SHUT_MM = 0.01;
 
   private final JobSession session;
   private final DoubleProperty lift;
@@ -195,70 +194,28 @@ public final class RoomView extends DrawnRegion {
     }
   }
 
-  /** What is worked out of a room at the lever's lift. */
-  private record Seen(
-      double edgeMm,
-      double alongMm,
-      double acrossMm,
-      Shroud shroud,
-      Optional<List<WallBack>> back,
-      Optional<Double> gain) {}
-
-  /** What the seat would gain with the whole wall a little further back, as a share. */
-  private Optional<Double> gain(Room room, double edge, double at, Gate gate, double share) {
-    return room.chamber()
-        .map(
-            wall ->
-                Shroud.of(
-                                room.withChamber(Optional.of(wall.takenBack(STEP_MM))),
-                                edge,
-                                shown().fit().restMm().orElse(0) + at,
-                                gate.areaMm2(),
-                                session.work().get().port().direction())
-                            .share()
-                        / share
-                    - 1);
-  }
-
-  private Seen seen(Room room) {
+  /** What stands round the valve; there is a room and a seat to rest on. */
+  private RoomAtLift seen(Room room) {
     SeatView work = session.work().get();
-    SeatStudy study = shown();
-    double edge = study.pairing().valve().headDiameterMm() / 2;
-    double at = Math.max(lift.get(), 0.01);
-    Gate gate = Gate.between(study.seat().profile(), study.valveAt(at));
-    Shroud shroud = study.fit().shroud(gate, at, study.setting()).orElseThrow();
-    double height = study.fit().restMm().orElse(0) + at;
-    return new Seen(
-        edge,
-        room.alongAt(height),
-        room.acrossAt(height),
-        shroud,
-        room.chamber()
-            .map(
-                c ->
-                    WallBack.of(
-                        room,
-                        edge,
-                        study.fit().restMm().orElse(0) + at,
-                        gate.areaMm2(),
-                        work.port().direction(),
-                        work.job().layout().fireRingMm(),
-                        work.job().shop().value(ShopFigure.FIRE_RING_MARGIN))),
-        gain(room, edge, at, gate, shroud.share()));
+    return RoomAtLift.of(
+            work.job(), room, shown().fit(), work.port().direction(), Math.max(lift.get(), SHUT_MM))
+        .orElseThrow();
   }
 
   private void draw(GraphicsContext g, Room room, Palette colours, double w, double h) {
-    Seen seen = seen(room);
+    RoomAtLift seen = seen(room);
     double ring = session.job().layout().fireRingMm();
     fit(room, seen.edgeMm(), Math.max(ring, room.boreMm()), w, h);
     g.setFill(colours.band());
     disc(g, 0, 0, room.boreMm() / 2);
-    seen.back().ifPresent(b -> walls(g, room, b, colours));
+    if (!seen.back().isEmpty()) {
+      walls(g, room, seen.back(), colours);
+    }
     circles(g, room, ring, colours);
     g.setFill(colours.brass());
-    disc(g, seen.alongMm(), seen.acrossMm(), seen.edgeMm());
-    ring(g, seen, colours);
-    pointer(g, seen, colours);
+    disc(g, room.alongAt(seen.heightMm()), room.acrossAt(seen.heightMm()), seen.edgeMm());
+    ring(g, room, seen, colours);
+    pointer(g, room, seen, colours);
     if (measured) {
       gaps(g, room, colours);
     }
@@ -333,7 +290,7 @@ public final class RoomView extends DrawnRegion {
   }
 
   /** By width too, so that it can be read without its colour. */
-  private void ring(GraphicsContext g, Seen seen, Palette colours) {
+  private void ring(GraphicsContext g, Room room, RoomAtLift seen, Palette colours) {
     double step = 360.0 / Around.DIRECTIONS;
     double r = seen.edgeMm() * scale;
     for (int d = 0; d < Around.DIRECTIONS; d++) {
@@ -348,8 +305,8 @@ public final class RoomView extends DrawnRegion {
       g.setLineWidth(wide);
       double inside = r - wide / 2;
       g.strokeArc(
-          x(seen.alongMm()) - inside,
-          y(seen.acrossMm()) - inside,
+          x(room.alongAt(seen.heightMm())) - inside,
+          y(room.acrossAt(seen.heightMm())) - inside,
           2 * inside,
           2 * inside,
           90 - (d + 0.5) * step,
@@ -358,7 +315,7 @@ public final class RoomView extends DrawnRegion {
     }
     g.setStroke(colours.brassEdge());
     g.setLineWidth(1.4);
-    circle(g, seen.alongMm(), seen.acrossMm(), seen.edgeMm());
+    circle(g, room.alongAt(seen.heightMm()), room.acrossAt(seen.heightMm()), seen.edgeMm());
   }
 
   private static Color colour(State state, Palette colours) {
@@ -369,10 +326,10 @@ public final class RoomView extends DrawnRegion {
     };
   }
 
-  private void pointer(GraphicsContext g, Seen seen, Palette colours) {
+  private void pointer(GraphicsContext g, Room room, RoomAtLift seen, Palette colours) {
     double angle = Around.angleRad(direction(seen.shroud()));
-    double x = x(seen.alongMm());
-    double y = y(seen.acrossMm());
+    double x = x(room.alongAt(seen.heightMm()));
+    double y = y(room.acrossAt(seen.heightMm()));
     double r = (seen.edgeMm() + 2) * scale;
     g.setStroke(colours.text());
     g.setLineWidth(1.2);
@@ -391,7 +348,7 @@ public final class RoomView extends DrawnRegion {
       return List.of();
     }
     Words words = session.words();
-    Seen seen = seen(room.get());
+    RoomAtLift seen = seen(room.get());
     int direction = direction(seen.shroud());
     Part part = seen.shroud().parts().get(direction);
     List<String> lines = new ArrayList<>();
@@ -420,14 +377,14 @@ public final class RoomView extends DrawnRegion {
             "passes",
             UnitSystem.fixed(100 * part.passes(), 0)));
     lines.add(
-        seen.back().map(b -> back(b.get(direction))).orElseGet(() -> session.say("room.noWall")));
+        seen.back().isEmpty() ? session.say("room.noWall") : back(seen.back().get(direction)));
     seen.gain()
         .ifPresent(g -> lines.add(words.text("room.gain", "gain", UnitSystem.fixed(100 * g, 2))));
     lines.add(session.say("room.basis"));
     return lines;
   }
 
-  private static String degrees(Seen seen, State state) {
+  private static String degrees(RoomAtLift seen, State state) {
     return UnitSystem.fixed(seen.shroud().degrees(state), 0);
   }
 

@@ -126,7 +126,7 @@ public final class HeadPlanView extends DrawnRegion {
     g.fillRect(0, 0, w, h);
     plan.bores().forEach(b -> bore(g, b, colours));
     plan.valves().forEach(v -> valve(g, job, v, colours));
-    legend(g, job, colours, w, h);
+    legend(g, job, plan, colours, w, h);
     g.setStroke(isFocused() ? colours.blue() : colours.line());
     g.setLineWidth(isFocused() ? 2 : 1);
     g.strokeRect(0.5, 0.5, w - 1, h - 1);
@@ -217,7 +217,8 @@ public final class HeadPlanView extends DrawnRegion {
         y(valve.centre()) - Math.copySign(Math.min(size * 0.75, head * 0.22), lean));
   }
 
-  private void legend(GraphicsContext g, Job job, Palette colours, double w, double h) {
+  private void legend(
+      GraphicsContext g, Job job, HeadPlan plan, Palette colours, double w, double h) {
     g.setFill(colours.muted());
     g.setTextAlign(TextAlignment.LEFT);
     g.setTextBaseline(VPos.CENTER);
@@ -235,7 +236,7 @@ public final class HeadPlanView extends DrawnRegion {
                 UnitSystem.fixed(job.layout().exhaustTiltDeg(), 0),
                 "chamber",
                 session.say(
-                    HeadPlan.of(job).bores().stream().allMatch(Bore::chamberMeasured)
+                    plan.bores().stream().allMatch(Bore::chamberMeasured)
                         ? "headPlan.chamberMeasured"
                         : "headPlan.chamberAssumed"));
     List<String> lines = lines(session.say("headPlan.legend"), "   ", font, w - 16);

@@ -11,10 +11,8 @@ import finebore.desk.controls.MessageLine;
 import finebore.desk.controls.Tabs;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.WorkSession;
-import finebore.drawing.DxfDrawing;
 import finebore.drawing.JobDrawings;
 import finebore.drawing.Scribe;
-import finebore.drawing.SvgDrawing;
 import finebore.formats.FileProblem;
 import finebore.formats.ReadingsTable;
 import finebore.formats.TableText;
@@ -225,19 +223,16 @@ public final class RecordStation extends BorderPane {
                   .say(Message.of("scribe.unknown").with("seat", Term.quote(seat.label()))));
       return;
     }
-    files.save(ending, () -> scribe(scribe.get(), seat, ending));
-  }
-
-  private byte[] scribe(Scribe scribe, SeatPlace seat, String ending) {
-    String title =
-        session.say("scribe.title", "job", session.job().name(), "cylinder", seat.cylinder());
-    return switch (ending) {
-      case "pdf" -> ScribeSheet.pdf(scribe, session.words(), title, issued().size());
-      case "svg" -> SvgDrawing.of(scribe.drawing(), 1, title).getBytes(StandardCharsets.UTF_8);
-      default ->
-          DxfDrawing.of(List.of(scribe.drawing()), session.job().units())
-              .getBytes(StandardCharsets.US_ASCII);
-    };
+    files.save(
+        ending,
+        () ->
+            ScribeSheet.file(
+                scribe.get(),
+                session.job(),
+                seat.cylinder(),
+                session.words(),
+                issued().size(),
+                ending));
   }
 
   private byte[] csv() {
