@@ -28,7 +28,9 @@ module finebore.core {
   exports finebore.calibration;
   exports finebore.planning;
   exports finebore.room;
+  exports finebore.crank;
   exports finebore.rules;
+  exports finebore.sizes;
   exports finebore.job;
   exports finebore.work;
   exports finebore.seal;

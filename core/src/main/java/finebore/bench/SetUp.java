@@ -151,7 +151,11 @@ public record SetUp(
     public enum Kind implements Coded {
       RADIUS,
       FLANGE,
-      BARE;
+      BARE,
+      /** Through the engine's own manifold. */
+      MANIFOLD,
+      /** Through manifold and carburettor or throttle. */
+      THROTTLE;
 
       @Override
       public String code() {

@@ -12,7 +12,15 @@ import java.util.List;
  * does to the metal.
  */
 public sealed interface Operation extends Coded
-    permits OpenThroat, CutForm, CutAngle, SweepChamber, CutUnder, OpenBowl, Blend, FitRing {
+    permits OpenThroat,
+        CutForm,
+        CutAngle,
+        SweepChamber,
+        TakeWallBack,
+        CutUnder,
+        OpenBowl,
+        Blend,
+        FitRing {
 
   /** Every kind of operation with settings to begin with, in the usual order of the work. */
   static List<Operation> kinds() {
@@ -22,6 +30,7 @@ public sealed interface Operation extends Coded
         CutForm.AS_WANTED,
         CutAngle.USUAL,
         SweepChamber.USUAL,
+        TakeWallBack.USUAL,
         CutUnder.USUAL,
         OpenBowl.AS_WANTED,
         Blend.PORT_SIDE);

@@ -50,6 +50,8 @@ public enum FindingCode implements Coded {
   THROAT_WITHIN_STEM("throatWithinStem"),
   HEADS_OVERLAP("headsOverlap"),
   HEAD_PAST_BORE("headPastBore"),
+  HITS_PISTON("hitsPiston"),
+  VALVES_HIT("valvesHit"),
   SEAT_BELOW_BOWL("seatBelowBowl"),
   // The head as a whole.
   HEAD_TOO_THIN("headTooThin"),

@@ -121,6 +121,23 @@ public record CamLift(double maxLiftMm, double durationDeg, List<Step> table)
     return a.liftMm() + Math.clamp(way, 0, 1) * (b.liftMm() - a.liftMm());
   }
 
+  /** Part of the duration at which the lift is greatest; the middle where it stays so. */
+  public double peakPart() {
+    if (table.isEmpty()) {
+      return 0.5;
+    }
+    double top = highest(table) - SAME;
+    double first =
+        table.stream().filter(s -> s.liftMm() >= top).findFirst().orElseThrow().crankDeg();
+    double last =
+        table.reversed().stream()
+            .filter(s -> s.liftMm() >= top)
+            .findFirst()
+            .orElseThrow()
+            .crankDeg();
+    return ((first + last) / 2 - table.getFirst().crankDeg()) / durationDeg;
+  }
+
   /** Mean over the opening of what hangs on the lift, each crank degree counting the same. */
   public double meanOf(DoubleUnaryOperator ofLiftMm) {
     double sum = 0;

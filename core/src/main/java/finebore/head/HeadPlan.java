@@ -228,7 +228,11 @@ public record HeadPlan(List<Bore> bores, List<ValvePlace> valves) {
         measuredX.isPresent() && measuredY.isPresent()
             ? bore.plus(measuredX.getAsDouble(), measuredY.getAsDouble())
             : bore.plus(p * ux - sideways * uy, p * uy + sideways * ux);
-    double tilt = place.port() == Port.INTAKE ? layout.intakeTiltDeg() : layout.exhaustTiltDeg();
-    return new ValvePlace(place, centre, head, group.found().seat().throatDiameterMm(), tilt);
+    return new ValvePlace(
+        place,
+        centre,
+        head,
+        group.found().seat().throatDiameterMm(),
+        job.leanOf(place).acrossDeg());
   }
 }

@@ -32,9 +32,6 @@ public record TakeBack(
     OptionalDouble ratioAfter,
     OptionalDouble skimMm) {
 
-  /** A wall that has less to go is left alone, mm. */
-  public static final double SLIGHT_MM = 0.05;
-
   /**
    * One valve.
    *
@@ -135,7 +132,7 @@ public record TakeBack(
 
   /** How far back a wall is to go, from the valve's axis. */
   public static double targetMm(WallBack wall) {
-    return wall.nowMm() + (wall.takeMm() < SLIGHT_MM ? 0 : wall.takeMm());
+    return wall.nowMm() + (wall.takeMm() < RoomAtLift.SLIGHT_MM ? 0 : wall.takeMm());
   }
 
   /** The chamber as it is: one line, or one for each valve where their walls do not meet. */

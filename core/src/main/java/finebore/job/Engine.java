@@ -18,6 +18,7 @@ import java.util.OptionalDouble;
  * @param targetHp power aimed at, if any
  * @param valveSpacingMm distance between the axes of an intake and its exhaust neighbour, if
  *     measured
+ * @param pistons what carries the piston past the valves, as far as it is known
  */
 @RecordBuilder
 public record Engine(
@@ -28,7 +29,8 @@ public record Engine(
     double strokeMm,
     double rpm,
     OptionalDouble targetHp,
-    OptionalDouble valveSpacingMm)
+    OptionalDouble valveSpacingMm,
+    Pistons pistons)
     implements EngineBuilder.With {
 
   public Engine {
@@ -40,6 +42,28 @@ public record Engine(
     Quantity.ENGINE_SPEED.check(rpm);
     Quantity.TARGET_POWER.check(targetHp);
     Quantity.VALVE_SPACING.check(valveSpacingMm);
+  }
+
+  /** An engine of whose pistons nothing is known. */
+  public Engine(
+      int cylinders,
+      int intakesPerCylinder,
+      int exhaustsPerCylinder,
+      double boreMm,
+      double strokeMm,
+      double rpm,
+      OptionalDouble targetHp,
+      OptionalDouble valveSpacingMm) {
+    this(
+        cylinders,
+        intakesPerCylinder,
+        exhaustsPerCylinder,
+        boreMm,
+        strokeMm,
+        rpm,
+        targetHp,
+        valveSpacingMm,
+        Pistons.UNKNOWN);
   }
 
   public int valvesPerCylinder(Port port) {

@@ -9,7 +9,9 @@ import finebore.valve.Pairing;
 import finebore.valve.Underhead;
 import finebore.valve.Valve;
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.function.BiFunction;
+import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
 
 /** The numbers of a job that a user sets, in the order of the hand; each declared once. */
@@ -103,7 +105,10 @@ public final class Figures {
               "figure.valveSpacingMm",
               Quantity.VALVE_SPACING,
               Engine::valveSpacingMm,
-              Engine::withValveSpacingMm));
+              Engine::withValveSpacingMm),
+          pistons("rodMm", Quantity.ROD, Pistons::rodMm, Pistons::withRodMm),
+          pistons("deckMm", Quantity.DECK, Pistons::deckMm, Pistons::withDeckMm),
+          pistons("gasketMm", Quantity.GASKET, Pistons::gasketMm, Pistons::withGasketMm));
 
   /** Of the way flow is looked at. */
   public static final List<Setting<TestPlan>> TEST =
@@ -202,6 +207,19 @@ public final class Figures {
       ToDoubleFunction<Engine> get,
       BiFunction<Engine, Double, Engine> with) {
     return Setting.number(id, "figure." + id, quantity, get, with);
+  }
+
+  private static Setting<Engine> pistons(
+      String id,
+      Quantity quantity,
+      Function<Pistons, OptionalDouble> get,
+      BiFunction<Pistons, OptionalDouble, Pistons> with) {
+    return Setting.optional(
+        id,
+        "figure." + id,
+        quantity,
+        e -> get.apply(e.pistons()),
+        (e, value) -> e.withPistons(with.apply(e.pistons(), value)));
   }
 
   private static Setting<TestPlan> test(

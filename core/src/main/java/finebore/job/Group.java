@@ -10,6 +10,8 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.function.BiFunction;
+import java.util.function.Function;
 
 /**
  * All intakes or all exhausts of a head: as found, the plans for them, and the cam that lifts them.
@@ -21,6 +23,7 @@ import java.util.OptionalDouble;
  * @param axisFromBoreMm distance from the valve's axis to the cylinder's, if measured
  * @param retainerToSealMm clearance from spring retainer to stem seal with the found valve closed,
  *     if measured
+ * @param pistonSide when the valves open, and what the piston has for them
  */
 @RecordBuilder
 public record Group(
@@ -29,7 +32,8 @@ public record Group(
     int chosen,
     CamLift cam,
     OptionalDouble axisFromBoreMm,
-    OptionalDouble retainerToSealMm)
+    OptionalDouble retainerToSealMm,
+    PistonSide pistonSide)
     implements GroupBuilder.With {
 
   /** More variants than this cannot stand side by side. */
@@ -58,7 +62,14 @@ public record Group(
       CamLift cam,
       OptionalDouble axisFromBoreMm,
       OptionalDouble retainerToSealMm) {
-    return new Group(found, List.of(Plan.usual(wanted)), 0, cam, axisFromBoreMm, retainerToSealMm);
+    return new Group(
+        found,
+        List.of(Plan.usual(wanted)),
+        0,
+        cam,
+        axisFromBoreMm,
+        retainerToSealMm,
+        PistonSide.UNKNOWN);
   }
 
   /** The name of a variant: A, B or C. */
@@ -87,7 +98,7 @@ public record Group(
   }
 
   public Group withPlans(List<Plan> changed, int choose) {
-    return new Group(found, changed, choose, cam, axisFromBoreMm, retainerToSealMm);
+    return new Group(found, changed, choose, cam, axisFromBoreMm, retainerToSealMm, pistonSide);
   }
 
   /** The numbers of a group that belong to no single seat. */
@@ -116,7 +127,41 @@ public record Group(
               "group.retainerToSeal",
               Quantity.RETAINER_TO_SEAL,
               Group::retainerToSealMm,
-              Group::withRetainerToSealMm));
+              Group::withRetainerToSealMm),
+          side(
+              "camCentreDeg",
+              Quantity.CAM_CENTRE,
+              PistonSide::camCentreDeg,
+              PistonSide::withCamCentreDeg),
+          side("lashMm", Quantity.LASH, PistonSide::lashMm, PistonSide::withLashMm),
+          side(
+              "pocketDepthMm",
+              Quantity.POCKET_DEPTH,
+              PistonSide::pocketDepthMm,
+              PistonSide::withPocketDepthMm),
+          side(
+              "pocketRadiusMm",
+              Quantity.POCKET_RADIUS,
+              PistonSide::pocketRadiusMm,
+              PistonSide::withPocketRadiusMm),
+          side(
+              "pocketAngleDeg",
+              Quantity.POCKET_ANGLE,
+              PistonSide::pocketAngleDeg,
+              PistonSide::withPocketAngleDeg));
+
+  private static Setting<Group> side(
+      String id,
+      Quantity quantity,
+      Function<PistonSide, OptionalDouble> get,
+      BiFunction<PistonSide, OptionalDouble, PistonSide> with) {
+    return Setting.optional(
+        id,
+        "group." + id,
+        quantity,
+        g -> get.apply(g.pistonSide),
+        (g, value) -> g.withPistonSide(with.apply(g.pistonSide, value)));
+  }
 
   /** With a copy of the chosen plan as a further variant, which becomes the chosen one. */
   public Group withVariant() {

@@ -1,10 +1,14 @@
 package finebore.job;
 
+import finebore.code.RuleViolation;
 import finebore.found.Measure;
 import finebore.found.SeatReadings;
 import finebore.quantity.Quantity;
 import finebore.quantity.Setting;
+import finebore.room.ChamberOutline;
 import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -20,6 +24,10 @@ import java.util.TreeMap;
  * @param chamberCc volume of one chamber, cm3, if measured
  * @param compressionRatio as found, if known
  * @param layout where things lie, if measured
+ * @param bankDeg angle between the banks of a V engine; nothing for one in line
+ * @param intakeFaceDeg how far the intake face is from square to the head face, away from the other
+ *     bank at the top
+ * @param chambers outlines that were traced, each cylinder once
  * @param readings of each seat by its label; seats nobody has measured are not in it
  */
 @RecordBuilder
@@ -30,6 +38,9 @@ public record Head(
     OptionalDouble chamberCc,
     OptionalDouble compressionRatio,
     Optional<HeadLayout> layout,
+    OptionalDouble bankDeg,
+    OptionalDouble intakeFaceDeg,
+    List<ChamberOutline> chambers,
     Map<String, SeatReadings> readings)
     implements HeadBuilder.With {
 
@@ -72,10 +83,45 @@ public record Head(
               "head.compression",
               Quantity.COMPRESSION,
               Head::compressionRatio,
-              Head::withCompressionRatio));
+              Head::withCompressionRatio),
+          Setting.optional("bankDeg", "head.bank", Quantity.BANK, Head::bankDeg, Head::withBankDeg),
+          Setting.optional(
+              "intakeFaceDeg",
+              "head.intakeFace",
+              Quantity.INTAKE_FACE,
+              Head::intakeFaceDeg,
+              Head::withIntakeFaceDeg));
+
+  /** A head whose chambers nobody has traced. */
+  public Head(
+      OptionalDouble newThicknessMm,
+      OptionalDouble thicknessMm,
+      OptionalDouble leastThicknessMm,
+      OptionalDouble chamberCc,
+      OptionalDouble compressionRatio,
+      Optional<HeadLayout> layout,
+      Map<String, SeatReadings> readings) {
+    this(
+        newThicknessMm,
+        thicknessMm,
+        leastThicknessMm,
+        chamberCc,
+        compressionRatio,
+        layout,
+        OptionalDouble.empty(),
+        OptionalDouble.empty(),
+        List.of(),
+        readings);
+  }
 
   public Head {
     readings = Map.copyOf(readings);
+    chambers = List.copyOf(chambers);
+    if (chambers.stream().map(ChamberOutline::cylinder).distinct().count() < chambers.size()) {
+      throw RuleViolation.of("outlineTwice");
+    }
+    Quantity.BANK.check(bankDeg);
+    Quantity.INTAKE_FACE.check(intakeFaceDeg);
     Quantity.HEAD_THICKNESS_NEW.check(newThicknessMm);
     Quantity.HEAD_THICKNESS.check(thicknessMm);
     Quantity.HEAD_THICKNESS_LEAST.check(leastThicknessMm);
@@ -85,6 +131,20 @@ public record Head(
 
   public SeatReadings readingsOf(String seat) {
     return readings.getOrDefault(seat, SeatReadings.NONE);
+  }
+
+  /** The outline of a cylinder's chamber, where it was traced. */
+  public Optional<ChamberOutline> chamber(int cylinder) {
+    return chambers.stream().filter(c -> c.cylinder() == cylinder).findFirst();
+  }
+
+  /** With a chamber's outline, or without one. */
+  public Head withChamber(int cylinder, Optional<ChamberOutline> outline) {
+    List<ChamberOutline> changed =
+        new ArrayList<>(chambers.stream().filter(c -> c.cylinder() != cylinder).toList());
+    outline.ifPresent(changed::add);
+    changed.sort(Comparator.comparing(ChamberOutline::cylinder));
+    return withChambers(changed);
   }
 
   /** What has been skimmed off, mm. */

@@ -2,6 +2,8 @@ package finebore.job;
 
 import finebore.bench.BenchBook;
 import finebore.found.FoundSeat;
+import finebore.found.Measure;
+import finebore.found.SeatReadings;
 import finebore.job.Engine.SeatPlace;
 import finebore.units.Units;
 import finebore.valve.Pairing;
@@ -142,6 +144,20 @@ public record Job(
   /** Where things lie in the head, as measured or as taken from the bore. */
   public HeadLayout layout() {
     return head.layout().orElseGet(() -> HeadLayout.about(engine));
+  }
+
+  /** How a seat's valve leans: as read of itself, or as all of its kind do. */
+  public Lean leanOf(SeatPlace place) {
+    SeatReadings readings = head.readingsOf(place.label());
+    HeadLayout layout = layout();
+    boolean isIntake = place.port() == Port.INTAKE;
+    return new Lean(
+        readings
+            .value(Measure.LEAN_ALONG)
+            .orElse(isIntake ? layout.intakeCantDeg() : layout.exhaustCantDeg()),
+        readings
+            .value(Measure.LEAN_ACROSS)
+            .orElse(isIntake ? layout.intakeTiltDeg() : layout.exhaustTiltDeg()));
   }
 
   public Job withUnits(Units changed) {

@@ -12,8 +12,8 @@ import finebore.cutting.Operation;
 import finebore.cutting.OperationSetting;
 import finebore.finding.Subject;
 import finebore.found.Measure;
-import finebore.job.HeadLayout;
 import finebore.job.Job;
+import finebore.job.Lean;
 import finebore.job.Port;
 import finebore.machine.RunStep.Line;
 import finebore.machine.RunStep.Target;
@@ -171,12 +171,8 @@ final class SeatSteps {
   }
 
   private List<Line> tilt() {
-    HeadLayout layout = job.layout();
-    boolean intake = seat.place().port() == Port.INTAKE;
-    CantTilt tilt =
-        CantTilt.of(
-            intake ? layout.intakeCantDeg() : layout.exhaustCantDeg(),
-            intake ? layout.intakeTiltDeg() : layout.exhaustTiltDeg());
+    Lean lean = job.leanOf(seat.place());
+    CantTilt tilt = CantTilt.of(lean.alongDeg(), lean.acrossDeg());
     if (tilt.leanDeg() == 0) {
       return List.of();
     }

@@ -36,6 +36,11 @@ public final class AirDemand {
     return m3PerS * Math.sqrt(Unit.INCH_OF_WATER.toBase(28) / depressionPa);
   }
 
+  /** The other way round. */
+  public static double from28(double m3PerS, double depressionPa) {
+    return m3PerS * Math.sqrt(depressionPa / Unit.INCH_OF_WATER.toBase(28));
+  }
+
   /** Power that a flow at 28 in of water is good for, hp. */
   public static double powerForFlow(double m3PerS, int cylinders) {
     return HP_PER_CFM * cylinders * Unit.CFM.fromBase(m3PerS);

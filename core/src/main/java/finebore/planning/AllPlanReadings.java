@@ -14,6 +14,8 @@ final class AllPlanReadings {
           new RetainerToSeal(),
           new Neighbour(),
           new BoreWall(),
+          new PistonClearance(),
+          new ValveClearance(),
           new CleanUpDepth(),
           new PastCleanUp(),
           new Spacer(),

@@ -3,7 +3,7 @@ package finebore.planning;
 import finebore.study.ReadingKind;
 import java.util.OptionalDouble;
 
-/** How much seat and valve enlarge the chamber against the found ones. */
+/** How much seat, valve and walls taken back enlarge the chamber against what was found. */
 final class ChamberChange implements PlanReading {
 
   @Override
@@ -13,7 +13,12 @@ final class ChamberChange implements PlanReading {
 
   @Override
   public OptionalDouble of(CutStudy cut) {
-    return ChamberSpace.change(
-        cut.metal().section(), cut.foundValve(), cut.fit().seat(), cut.fit().pairing().valve());
+    OptionalDouble seat =
+        ChamberSpace.change(
+            cut.metal().section(), cut.foundValve(), cut.fit().seat(), cut.fit().pairing().valve());
+    return seat.isPresent()
+        ? OptionalDouble.of(
+            seat.getAsDouble() + WallsTaken.volumeMm3(cut.job(), cut.place(), cut.plan()))
+        : seat;
   }
 }

@@ -61,11 +61,12 @@ final class CompressionRatio {
         plan.operations().stream().filter(CompressionRatio::reachesChamber).toList();
     Cutting cutting = Cutting.of(job.foundSeat(place), plan.wanted().seat(), inChamber);
     return ChamberSpace.change(
-            job.foundSeat(place).section(),
-            job.foundValve(place),
-            cutting.finished(),
-            plan.wanted().valve())
-        .orElse(0);
+                job.foundSeat(place).section(),
+                job.foundValve(place),
+                cutting.finished(),
+                plan.wanted().valve())
+            .orElse(0)
+        + WallsTaken.volumeMm3(job, place, plan);
   }
 
   /** Work in the port does not change the chamber. */

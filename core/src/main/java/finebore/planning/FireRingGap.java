@@ -4,7 +4,9 @@ import finebore.cutting.Metal;
 import finebore.study.ReadingKind;
 import java.util.OptionalDouble;
 
-/** From the outermost cut to the gasket's fire ring, on the side of the bore. */
+/**
+ * From the outermost cut, or a wall taken back, to the gasket's fire ring, on the side of the bore.
+ */
 final class FireRingGap implements PlanReading {
 
   @Override
@@ -14,6 +16,17 @@ final class FireRingGap implements PlanReading {
 
   @Override
   public OptionalDouble of(CutStudy cut) {
+    OptionalDouble cuts = ofCuts(cut);
+    OptionalDouble walls =
+        cut.job().head().layout().isEmpty()
+            ? OptionalDouble.empty()
+            : WallsTaken.toFireRingMm(cut.job(), cut.place(), cut.plan());
+    return cuts.isPresent() && walls.isPresent()
+        ? OptionalDouble.of(Math.min(cuts.getAsDouble(), walls.getAsDouble()))
+        : cuts.isPresent() ? cuts : walls;
+  }
+
+  private static OptionalDouble ofCuts(CutStudy cut) {
     OptionalDouble axis = cut.job().group(cut.place().port()).axisFromBoreMm();
     if (cut.job().head().layout().isEmpty() || axis.isEmpty()) {
       return OptionalDouble.empty();

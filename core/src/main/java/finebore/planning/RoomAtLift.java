@@ -1,8 +1,10 @@
 package finebore.planning;
 
+import finebore.cutting.TakeWallBack;
 import finebore.flow.Direction;
 import finebore.flow.Gate;
 import finebore.job.Job;
+import finebore.room.Around;
 import finebore.room.Room;
 import finebore.room.Shroud;
 import finebore.room.WallBack;
@@ -11,6 +13,7 @@ import finebore.work.ShopFigure;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 
 /**
  * What stands round a valve at one lift.
@@ -43,6 +46,46 @@ public record RoomAtLift(
     return fit.restMm().isEmpty()
         ? Optional.empty()
         : Optional.of(of(job, room, fit, direction, liftMm, fit.restMm().getAsDouble() + liftMm));
+  }
+
+  /** A wall that has less to go is left alone, mm. */
+  public static final double SLIGHT_MM = 0.05;
+
+  /**
+   * The operation that takes the wall back where it costs, but never past the limit: over the
+   * shortest way round the clock that has it all, to tenths of an hour and of a millimetre. Empty
+   * where there is nothing to take.
+   */
+  public Optional<TakeWallBack> wanted() {
+    List<Integer> where =
+        IntStream.range(0, back.size())
+            .filter(d -> back.get(d).takeMm() >= SLIGHT_MM)
+            .boxed()
+            .toList();
+    if (where.isEmpty()) {
+      return Optional.empty();
+    }
+    int gapAfter = where.size() - 1;
+    int widest = where.getFirst() + Around.DIRECTIONS - where.getLast();
+    for (int k = 0; k + 1 < where.size(); k++) {
+      if (where.get(k + 1) - where.get(k) > widest) {
+        widest = where.get(k + 1) - where.get(k);
+        gapAfter = k;
+      }
+    }
+    double from = Around.hour(where.get((gapAfter + 1) % where.size()));
+    double to = Around.hour(where.get(gapAfter));
+    double most =
+        where.stream()
+            .mapToDouble(d -> back.get(d).nowMm() + back.get(d).takeMm())
+            .max()
+            .orElseThrow();
+    double limit = where.stream().mapToDouble(d -> back.get(d).limitMm()).min().orElseThrow();
+    return Optional.of(
+        new TakeWallBack(
+            Math.floor(10 * from) / 10,
+            widest <= 1 ? from : Math.min(12, Math.ceil(10 * to) / 10),
+            Math.floor(10 * Math.min(most, limit)) / 10));
   }
 
   private static RoomAtLift of(

@@ -1,21 +1,19 @@
 package finebore.planning;
 
-import finebore.cutting.SweepChamber;
 import finebore.found.Measure;
 import finebore.found.SeatReadings;
 import finebore.job.Engine.SeatPlace;
-import finebore.job.HeadLayout;
 import finebore.job.Job;
+import finebore.job.Lean;
 import finebore.job.Plan;
-import finebore.job.Port;
 import finebore.room.Around;
+import finebore.room.ChamberOutline;
 import finebore.room.ChamberWall;
 import finebore.room.Room;
 import finebore.valve.Valve;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.NavigableMap;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
@@ -36,23 +34,11 @@ public final class SeatRoom {
 
   /** After a plan: neighbours as planned, and the chamber as far back as it is swept. */
   public static Optional<Room> planned(Job job, SeatPlace place, Plan plan) {
-    double swept =
-        plan.operations().stream()
-            .filter(SweepChamber.class::isInstance)
-            .mapToDouble(o -> ((SweepChamber) o).reachDiameterMm() / 2)
-            .max()
-            .orElse(0);
     return of(job, place, p -> job.planOf(p).wanted().valve())
         .map(
             room ->
                 room.withChamber(
-                    room.chamber()
-                        .map(
-                            wall -> {
-                              NavigableMap<Double, Double> back = new TreeMap<>(wall.fromAxisMm());
-                              back.replaceAll((hour, mm) -> Math.max(mm, swept));
-                              return new ChamberWall(back, wall.depthMm());
-                            })));
+                    room.chamber().map(wall -> WallsTaken.after(wall, plan.operations()))));
   }
 
   private static Optional<Room> of(Job job, SeatPlace place, Function<SeatPlace, Valve> valve) {
@@ -62,23 +48,29 @@ public final class SeatRoom {
     if (along.isEmpty() || across.isEmpty()) {
       return Optional.empty();
     }
-    HeadLayout layout = job.layout();
-    boolean intake = place.port() == Port.INTAKE;
+    Lean lean = job.leanOf(place);
     Room bare =
         new Room(
             along.getAsDouble(),
             across.getAsDouble(),
-            intake ? layout.intakeCantDeg() : layout.exhaustCantDeg(),
-            intake ? layout.intakeTiltDeg() : layout.exhaustTiltDeg(),
+            lean.alongDeg(),
+            lean.acrossDeg(),
             job.engine().boreMm(),
             Optional.empty(),
             neighbours(job, place, valve));
     return Optional.of(bare.withChamber(chamber(job, place, readings, bare)));
   }
 
-  /** The gaps were measured from the edge of the valve that was found, on its seat. */
+  /**
+   * As traced; otherwise by the gaps, which were measured from the edge of the valve that was
+   * found, on its seat.
+   */
   private static Optional<ChamberWall> chamber(
       Job job, SeatPlace place, SeatReadings readings, Room bare) {
+    Optional<ChamberWall> traced = traced(job, place, bare);
+    if (traced.isPresent()) {
+      return traced;
+    }
     Map<Double, Double> fromAxis = new TreeMap<>();
     double edge = job.foundValve(place).headDiameterMm() / 2;
     double shut = shutMm(job, place);
@@ -89,6 +81,27 @@ public final class SeatRoom {
         fromAxis.put(
             Around.hour(direction), edge + gap.getAsDouble() + bare.asideMm(direction, shut));
       }
+    }
+    return ChamberWall.of(fromAxis, depthMm(job, place));
+  }
+
+  /**
+   * The wall round a valve from the chamber's traced outline, taken as upright; empty without one,
+   * and where the valve lies outside it.
+   */
+  static Optional<ChamberWall> traced(Job job, SeatPlace place, Room bare) {
+    Optional<ChamberOutline> outline = job.head().chamber(place.cylinder());
+    if (outline.isEmpty()) {
+      return Optional.empty();
+    }
+    double shut = shutMm(job, place);
+    Map<Double, Double> fromAxis = new TreeMap<>();
+    for (int d = 0; d < Around.DIRECTIONS; d++) {
+      OptionalDouble at = outline.get().fromMm(bare.alongAt(shut), bare.acrossAt(shut), d);
+      if (at.isEmpty()) {
+        return Optional.empty();
+      }
+      fromAxis.put(Around.hour(d), at.getAsDouble() + bare.asideMm(d, shut));
     }
     return ChamberWall.of(fromAxis, depthMm(job, place));
   }
@@ -106,10 +119,6 @@ public final class SeatRoom {
         .orElseGet(() -> job.foundSeat(place).seat().depthMm());
   }
 
-  private static double aside(double heightMm, double leanDeg) {
-    return heightMm * Math.tan(Math.toRadians(leanDeg));
-  }
-
   private static List<Room.Neighbour> neighbours(
       Job job, SeatPlace place, Function<SeatPlace, Valve> valve) {
     List<Room.Neighbour> all = new ArrayList<>();
@@ -122,14 +131,11 @@ public final class SeatRoom {
           && along.isPresent()
           && across.isPresent()) {
         double shut = shutMm(job, other);
-        HeadLayout layout = job.layout();
-        boolean intake = other.port() == Port.INTAKE;
+        Lean lean = job.leanOf(other);
         all.add(
             new Room.Neighbour(
-                along.getAsDouble()
-                    + aside(shut, intake ? layout.intakeCantDeg() : layout.exhaustCantDeg()),
-                across.getAsDouble()
-                    + aside(shut, intake ? layout.intakeTiltDeg() : layout.exhaustTiltDeg()),
+                along.getAsDouble() + lean.alongMm(shut),
+                across.getAsDouble() + lean.acrossMm(shut),
                 valve.apply(other).headDiameterMm(),
                 shut));
       }

@@ -29,6 +29,8 @@ public final class PlanFindings {
           new RingsMeet(),
           new HeadsOverlap(),
           new HeadPastBore(),
+          new HitsPiston(),
+          new ValvesHit(),
           new CannotBeCarriedOut(),
           new HangsUp(),
           new NeverTouches(),

@@ -26,6 +26,8 @@ public enum ReadingKind implements Coded {
   CURTAIN_LIFT("curtainLift", Dimension.LENGTH),
   NEIGHBOUR("neighbourGap", Dimension.LENGTH),
   BORE_WALL("boreWallGap", Dimension.LENGTH),
+  PISTON("pistonClearance", Dimension.LENGTH),
+  VALVES("valveClearance", Dimension.LENGTH),
   CLEAN_UP("cleanUp", Dimension.LENGTH),
   PAST_CLEAN("pastClean", Dimension.LENGTH),
   SPACER("springSpacer", Dimension.LENGTH),

@@ -16,6 +16,7 @@ public enum StepKind implements Coded {
   CONTACT("contact", 3, 0),
   ANGLE("cutAngle", 4, 6),
   SWEEP("sweepChamber", 4, 8),
+  WALL_BACK("takeWallBack", 12, 5),
   UNDERCUT("cutUnder", 4, 6),
   BOWL("openBowl", 8, 3),
   BLEND("blend", 10, 3),

@@ -12,6 +12,7 @@ import finebore.cutting.OpenThroat;
 import finebore.cutting.Operation;
 import finebore.cutting.Plunge;
 import finebore.cutting.SweepChamber;
+import finebore.cutting.TakeWallBack;
 import finebore.flow.CamLift;
 import finebore.found.Measure;
 import finebore.found.Ring;
@@ -21,6 +22,8 @@ import finebore.job.Group;
 import finebore.job.Head;
 import finebore.job.HeadLayout;
 import finebore.job.Job;
+import finebore.job.PistonSide;
+import finebore.job.Pistons;
 import finebore.job.Plan;
 import finebore.quantity.Quantity;
 import finebore.seat.Arc;
@@ -98,7 +101,11 @@ public final class AnyHead {
                     near(Quantity.STROKE, 80),
                     near(Quantity.ENGINE_SPEED, 6000),
                     maybe(Quantity.TARGET_POWER, 100),
-                    maybe(Quantity.VALVE_SPACING, 40)));
+                    maybe(Quantity.VALVE_SPACING, 40),
+                    new Pistons(
+                        maybe(Quantity.ROD, 140),
+                        maybe(Quantity.DECK, 0.3),
+                        maybe(Quantity.GASKET, 1))));
     Group intake = group(38);
     Group exhaust = group(32);
     Job job =
@@ -137,6 +144,13 @@ public final class AnyHead {
                     new CamLift(near(Quantity.CAM_LIFT, 10), near(Quantity.CAM_DURATION, 270)),
                     maybe(Quantity.AXIS_FROM_BORE, 20),
                     maybe(Quantity.RETAINER_TO_SEAL, 12))
+                .withPistonSide(
+                    new PistonSide(
+                        maybe(Quantity.CAM_CENTRE, 108),
+                        maybe(Quantity.LASH, 0.2),
+                        maybe(Quantity.POCKET_DEPTH, 4),
+                        maybe(Quantity.POCKET_RADIUS, 20),
+                        maybe(Quantity.POCKET_ANGLE, 8)))
                 .withPlans(List.of(Plan.of(wanted, operations))));
   }
 
@@ -182,7 +196,7 @@ public final class AnyHead {
           case 1 -> new Plunge.ToDepth(near(Quantity.SEAT_DEPTH, 8.5));
           default -> new Plunge.UntilClean(random.nextDouble(), random.nextBoolean());
         };
-    return switch (random.nextInt(9)) {
+    return switch (random.nextInt(10)) {
       case 0 -> new OpenThroat(maybe(Quantity.THROAT, 0.88 * head), random.nextInt(20), open);
       case 1 -> new OpenThroat(open, 0, maybe(Quantity.THROAT_LENGTH, 12));
       case 2, 3 -> new CutForm("", maybe(Quantity.SEAT_OUTSIDE, head - 0.5), plunge);
@@ -201,6 +215,11 @@ public final class AnyHead {
       case 6 ->
           new SweepChamber(near(Quantity.SWEEP_ANGLE, 15), near(Quantity.SWEEP_REACH, 60), open);
       case 7 ->
+          new TakeWallBack(
+              near(Quantity.WALL_CLOCK, 3),
+              near(Quantity.WALL_CLOCK, 8),
+              near(Quantity.WALL_RADIUS, 24));
+      case 8 ->
           random.nextBoolean()
               ? new Blend(
                   Blend.Side.values()[random.nextInt(2)],

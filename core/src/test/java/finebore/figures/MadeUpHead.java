@@ -33,6 +33,8 @@ import finebore.job.Group;
 import finebore.job.Head;
 import finebore.job.HeadLayout;
 import finebore.job.Job;
+import finebore.job.PistonSide;
+import finebore.job.Pistons;
 import finebore.job.Plan;
 import finebore.job.Port;
 import finebore.seat.Cut;
@@ -42,10 +44,12 @@ import finebore.valve.Underhead;
 import finebore.valve.Valve;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
+import java.util.Set;
 
 /** Heads with everything measured, planned and flowed, no two figures of which are alike. */
 final class MadeUpHead {
@@ -94,10 +98,52 @@ final class MadeUpHead {
     for (SeatPlace place : job.engine().seats()) {
       job = measured(job, place);
     }
+    job = onTheEngine(job);
     SeatPlace last = job.engine().seats().getLast();
     Pairing wanted = job.group(last.port()).plans().getFirst().wanted();
     job = job.withException(last, Plan.of(wanted, operations(wanted.seat())));
     return job.withBench(bench(job));
+  }
+
+  /** Read of valves and runners, not of seats. */
+  private static final Set<Measure> OF_THE_ENGINE =
+      EnumSet.of(
+          Measure.VALVE_LENGTH,
+          Measure.PISTON_CLEARANCE,
+          Measure.VALVE_CLEARANCE,
+          Measure.MANIFOLD_FLOW,
+          Measure.THROTTLE_FLOW);
+
+  /** Pistons and cams; what was measured on the engine, of the first seat and the last. */
+  private static Job onTheEngine(Job job) {
+    Head head = job.head();
+    SeatPlace first = job.engine().seats().getFirst();
+    SeatPlace last = job.engine().seats().getLast();
+    head = with(head, first, Measure.VALVE_LENGTH, 108.3);
+    head = with(head, first, Measure.MANIFOLD_FLOW, 0.093);
+    head = with(head, first, Measure.THROTTLE_FLOW, 0.121);
+    head = with(head, first, Measure.LEAN_ALONG, 2.3);
+    head = with(head, last, Measure.PISTON_CLEARANCE, 2.62);
+    return job.withHead(head)
+        .withEngine(
+            job.engine()
+                .withPistons(
+                    new Pistons(
+                        OptionalDouble.of(1.71 * job.engine().strokeMm()),
+                        OptionalDouble.of(0.4),
+                        OptionalDouble.of(1.1))))
+        .withIntake(job.intake().withPistonSide(side(108, 0.2, 4.2, 21, 7)))
+        .withExhaust(job.exhaust().withPistonSide(side(112, 0.3, 3.4, 18, 6)));
+  }
+
+  private static PistonSide side(
+      double centre, double lash, double depth, double radius, double angle) {
+    return new PistonSide(
+        OptionalDouble.of(centre),
+        OptionalDouble.of(lash),
+        OptionalDouble.of(depth),
+        OptionalDouble.of(radius),
+        OptionalDouble.of(angle));
   }
 
   private Group group(double head) {
@@ -226,7 +272,7 @@ final class MadeUpHead {
     Seat seat = job.group(place.port()).found().seat();
     Head head = job.head();
     for (Measure measure : Measure.values()) {
-      if (measure.isOfPlan()) {
+      if (measure.isOfPlan() || OF_THE_ENGINE.contains(measure)) {
         continue;
       }
       double middle =

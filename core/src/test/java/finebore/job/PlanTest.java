@@ -195,7 +195,8 @@ class PlanTest {
     }
     assertThat(figure.of(head)).hasValue(value);
     assertThat(figure.on(head, OptionalDouble.empty())).isEqualTo(Head.UNKNOWN);
-    assertThatThrownBy(() -> figure.on(Head.UNKNOWN, OptionalDouble.of(-1)))
+    double below = figure.quantity().min() - 1;
+    assertThatThrownBy(() -> figure.on(Head.UNKNOWN, OptionalDouble.of(below)))
         .hasMessageContaining(figure.quantity().code());
   }
 

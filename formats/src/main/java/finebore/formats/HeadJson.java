@@ -4,8 +4,10 @@ import finebore.found.Measure;
 import finebore.found.SeatReadings;
 import finebore.job.Head;
 import finebore.job.HeadLayout;
+import finebore.room.ChamberOutline;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -31,6 +33,11 @@ final class HeadJson {
         n.at("chamberCc").optionalNumber(),
         n.at("compressionRatio").optionalNumber(),
         layout.isAbsent() ? Optional.empty() : Optional.of(layout.build(HeadJson::layout)),
+        n.at("bankDeg").optionalNumber(),
+        n.at("intakeFaceDeg").optionalNumber(),
+        n.at("chambers").isAbsent()
+            ? List.of()
+            : n.at("chambers").list(c -> c.build(HeadJson::chamber)),
         readings);
   }
 
@@ -40,6 +47,18 @@ final class HeadJson {
       n.at(measure.key()).optionalNumber().ifPresent(v -> values.put(measure, v));
     }
     return new SeatReadings(values, n.at("ringMaterial").text());
+  }
+
+  private static ChamberOutline chamber(Node n) {
+    return new ChamberOutline(
+        n.at("cylinder").whole(),
+        n.at("outline")
+            .list(
+                p ->
+                    p.build(
+                        c ->
+                            new ChamberOutline.Corner(
+                                c.at("alongMm").number(), c.at("acrossMm").number()))));
   }
 
   private static HeadLayout layout(Node n) {
@@ -80,6 +99,17 @@ final class HeadJson {
       l.put("exhaustCantDeg", layout.exhaustCantDeg());
     } else {
       n.putNull("layout");
+    }
+    JobWriter.optional(n, "bankDeg", head.bankDeg());
+    JobWriter.optional(n, "intakeFaceDeg", head.intakeFaceDeg());
+    ArrayNode chambers = n.putArray("chambers");
+    for (ChamberOutline outline : head.chambers()) {
+      ObjectNode c = chambers.addObject();
+      c.put("cylinder", outline.cylinder());
+      ArrayNode line = c.putArray("outline");
+      outline
+          .corners()
+          .forEach(p -> line.addObject().put("alongMm", p.alongMm()).put("acrossMm", p.acrossMm()));
     }
     ArrayNode seats = n.putArray("seats");
     new TreeMap<>(head.readings())

@@ -37,7 +37,7 @@ public final class JobFile {
 
   static final String FORMAT = "finebore-job";
   private static final String SOLVED_AIR = "solvedAir";
-  static final int VERSION = 6;
+  static final int VERSION = 7;
 
   /** Larger than any real job by far; a file beyond it is not one. */
   private static final long MAX_BYTES = 64L << 20;

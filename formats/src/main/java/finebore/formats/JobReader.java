@@ -8,6 +8,8 @@ import finebore.job.Job;
 import finebore.job.JobIdentity;
 import finebore.job.JobSettings;
 import finebore.job.OldOverrule;
+import finebore.job.PistonSide;
+import finebore.job.Pistons;
 import finebore.job.Plan;
 import finebore.job.Plan.PlannedStep;
 import finebore.job.TestPlan;
@@ -55,7 +57,11 @@ final class JobReader {
         n.at("strokeMm").number(),
         n.at("rpm").number(),
         n.at("targetHp").optionalNumber(),
-        n.at("valveSpacingMm").optionalNumber());
+        n.at("valveSpacingMm").optionalNumber(),
+        new Pistons(
+            n.at("rodMm").optionalNumber(),
+            n.at("deckMm").optionalNumber(),
+            n.at("gasketMm").optionalNumber()));
   }
 
   private static Group group(Node n) {
@@ -65,7 +71,13 @@ final class JobReader {
         n.at("chosenPlan").whole() - 1,
         n.at("cam").build(JobReader::cam),
         n.at("axisFromBoreMm").optionalNumber(),
-        n.at("retainerToSealMm").optionalNumber());
+        n.at("retainerToSealMm").optionalNumber(),
+        new PistonSide(
+            n.at("camCentreDeg").optionalNumber(),
+            n.at("lashMm").optionalNumber(),
+            n.at("pocketDepthMm").optionalNumber(),
+            n.at("pocketRadiusMm").optionalNumber(),
+            n.at("pocketAngleDeg").optionalNumber()));
   }
 
   private static CamLift cam(Node n) {

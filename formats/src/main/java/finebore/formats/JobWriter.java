@@ -55,6 +55,9 @@ final class JobWriter {
     n.put("rpm", engine.rpm());
     optional(n, "targetHp", engine.targetHp());
     optional(n, "valveSpacingMm", engine.valveSpacingMm());
+    optional(n, "rodMm", engine.pistons().rodMm());
+    optional(n, "deckMm", engine.pistons().deckMm());
+    optional(n, "gasketMm", engine.pistons().gasketMm());
     return n;
   }
 
@@ -74,6 +77,11 @@ final class JobWriter {
         .forEach(s -> table.addObject().put("crankDeg", s.crankDeg()).put("liftMm", s.liftMm()));
     optional(n, "axisFromBoreMm", group.axisFromBoreMm());
     optional(n, "retainerToSealMm", group.retainerToSealMm());
+    optional(n, "camCentreDeg", group.pistonSide().camCentreDeg());
+    optional(n, "lashMm", group.pistonSide().lashMm());
+    optional(n, "pocketDepthMm", group.pistonSide().pocketDepthMm());
+    optional(n, "pocketRadiusMm", group.pistonSide().pocketRadiusMm());
+    optional(n, "pocketAngleDeg", group.pistonSide().pocketAngleDeg());
     return n;
   }
 

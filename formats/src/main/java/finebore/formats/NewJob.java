@@ -8,6 +8,7 @@ import finebore.job.Head;
 import finebore.job.Job;
 import finebore.job.JobIdentity;
 import finebore.job.JobSettings;
+import finebore.job.PistonSide;
 import finebore.job.Plan;
 import finebore.job.TestPlan;
 import finebore.seat.Cut;
@@ -65,6 +66,7 @@ public final class NewJob {
         0,
         new CamLift(liftMm, 260),
         OptionalDouble.empty(),
-        OptionalDouble.empty());
+        OptionalDouble.empty(),
+        PistonSide.UNKNOWN);
   }
 }

@@ -274,7 +274,7 @@ class BenchFilesTest {
       Job job = JobFile.parse(old, "old").job();
       assertThat(job.bench().tests()).isEmpty();
       assertThat(job.intake()).isEqualTo(JobFile.demo().intake());
-      assertThat(JobFile.text(JobDocument.fresh(job))).contains("\"version\" : 6");
+      assertThat(JobFile.text(JobDocument.fresh(job))).contains("\"version\" : 7");
       assertThat(PredictionConfidence.of(job, Port.INTAKE).isCalibrated()).isFalse();
     }
   }

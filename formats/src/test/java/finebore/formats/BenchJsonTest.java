@@ -132,7 +132,7 @@ class BenchJsonTest {
   }
 
   private static Schema schema() {
-    try (InputStream in = JobFile.class.getResourceAsStream("schema/job-6.schema.json")) {
+    try (InputStream in = JobFile.class.getResourceAsStream("schema/job-7.schema.json")) {
       return SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
           .getSchema(new String(in.readAllBytes(), StandardCharsets.UTF_8), InputFormat.JSON);
     } catch (IOException e) {

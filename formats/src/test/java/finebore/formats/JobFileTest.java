@@ -63,7 +63,7 @@ class JobFileTest {
   }
 
   private static Schema schema() throws IOException {
-    try (InputStream in = JobFile.class.getResourceAsStream("schema/job-6.schema.json")) {
+    try (InputStream in = JobFile.class.getResourceAsStream("schema/job-7.schema.json")) {
       String text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
       return SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
           .getSchema(text, InputFormat.JSON);
@@ -229,7 +229,7 @@ class JobFileTest {
     assertThat(document.job().head().readings().values())
         .noneMatch(r -> r.values().keySet().stream().anyMatch(Measure::isOfPlan));
     String written = JobFile.text(document);
-    assertThat(written).contains("\"version\" : 6", "axisAlong");
+    assertThat(written).contains("\"version\" : 7", "axisAlong");
     assertThat(schema().validate(written, InputFormat.JSON)).isEmpty();
     assertThat(JobFile.parse(written, "new").job()).isEqualTo(document.job());
   }
@@ -283,7 +283,7 @@ class JobFileTest {
   void unknownFieldsSurviveEditing() throws FileProblem {
     String text =
         demoText()
-            .replaceFirst("\"version\" : 6,", "\"version\" : 6, \"shop\" : {\"bench\" : 7},")
+            .replaceFirst("\"version\" : 7,", "\"version\" : 7, \"shop\" : {\"bench\" : 7},")
             .replaceFirst("\"purpose\"", "\"customerColour\" : \"blue\", \"purpose\"")
             .replaceFirst("\"angleDeg\" : 60.0,", "\"angleDeg\" : 60.0, \"cutter\" : \"six\",");
     JobDocument document = JobFile.parse(text, "x");
@@ -317,8 +317,8 @@ class JobFileTest {
         "\"widthMm\" : 0.6|\"widthMm\" : -1|job.intake.found.seat.cuts[0]|quantity.cutWidth",
         "\"notes\"|\"remarks\"|job.notes|place.missing",
         "\"format\" : \"finebore-job\"|\"format\" : \"other\"|job.json|file.notAJob",
-        "\"version\" : 6|\"version\" : 99|job.json|file.newer",
-        "\"version\" : 6|\"version\" : 0|job.json|file.version",
+        "\"version\" : 7|\"version\" : 99|job.json|file.newer",
+        "\"version\" : 7|\"version\" : 0|job.json|file.version",
       })
   void namesThePlaceOfWhatIsWrong(String from, String to, String place, String code) {
     String text =

@@ -91,7 +91,18 @@ public final class SimulatedHead implements DoubleUnaryOperator {
                 - (setUp.pipe().isPresent() ? PIPE_SAVES : 0)
                 + (bare && setUp.direction() == Direction.INTAKE ? BARE_INLET_COSTS : 0));
     double portArea = seat.setting().portAreaMm2().orElse(seat.fit().throatAreaMm2());
-    portPerMm4 = setUp.direction().portPerMm4(loss, portArea);
+    portPerMm4 =
+        setUp.direction().portPerMm4(loss, portArea)
+            + inFront(setUp.inlet().kind()) / (portArea * portArea);
+  }
+
+  /** What a manifold, or one with its throttle, loses in front of the port, in velocity heads. */
+  private static double inFront(SetUp.Inlet.Kind inlet) {
+    return switch (inlet) {
+      case RADIUS, FLANGE, BARE -> 0;
+      case MANIFOLD -> 0.35;
+      case THROTTLE -> 0.8;
+    };
   }
 
   /**

@@ -27,7 +27,7 @@ public final class Cautions {
     return switch (kind) {
       case GUIDE -> List.of("caution.standing", "caution.spindle");
       case FIT_RING -> List.of("caution.spindle");
-      case THROAT, SWEEP -> List.of("caution.spindle", "caution.protection");
+      case THROAT, SWEEP, WALL_BACK -> List.of("caution.spindle", "caution.protection");
       case FORM -> List.of("caution.wall");
       case ANGLE -> List.of("caution.spindle", "caution.wall");
       case UNDERCUT -> List.of("caution.spindle", "caution.protection", "caution.wall");

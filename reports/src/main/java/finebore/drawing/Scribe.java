@@ -11,6 +11,7 @@ import finebore.head.TakeBack;
 import finebore.head.TakeBack.OfSeat;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
+import finebore.planning.RoomAtLift;
 import finebore.room.Around;
 import finebore.room.WallBack;
 import finebore.section.Point;
@@ -171,7 +172,7 @@ public final class Scribe {
     for (int k = 0; k < TOLD; k++) {
       int direction = k * Around.DIRECTIONS / TOLD;
       WallBack wall = seat.back().get(direction);
-      if (wall.takeMm() >= TakeBack.SLIGHT_MM) {
+      if (wall.takeMm() >= RoomAtLift.SLIGHT_MM) {
         radii.add(
             words.text(
                 wall.isHeld() ? "scribe.radius.held" : "scribe.radius",

@@ -9,10 +9,14 @@ import finebore.cutting.OpenBowl;
 import finebore.cutting.OpenThroat;
 import finebore.cutting.Operation;
 import finebore.cutting.SweepChamber;
+import finebore.cutting.TakeWallBack;
 import finebore.cutting.UsualOperations;
 import finebore.desk.session.SeatView;
+import finebore.planning.RoomAtLift;
+import finebore.planning.SeatRoom;
 import finebore.room.Unshrouding;
 import finebore.seat.Seat;
+import java.util.Optional;
 
 /** Operations to begin with, their settings as the seat looked at suggests them. */
 final class NewOperation {
@@ -28,6 +32,7 @@ final class NewOperation {
               cut.tool(), wanted.sealingCut().angleDeg(), wanted.outsideDiameterMm(), cut.plunge());
       case SweepChamber sweep ->
           new SweepChamber(sweep.angleDeg(), reach(work), sweep.startDiameterMm());
+      case TakeWallBack taken -> wallBack(work).orElse(taken);
       case FitRing fit -> new FitRing(UsualOperations.ring(wanted, work.plan().metal().ring()));
       case OpenThroat open -> open;
       case CutForm form -> form;
@@ -35,6 +40,20 @@ final class NewOperation {
       case OpenBowl bowl -> bowl;
       case Blend blend -> blend;
     };
+  }
+
+  /** Where the wall costs at the cam's lift, as far back as it then no longer does. */
+  private static Optional<TakeWallBack> wallBack(SeatView work) {
+    return SeatRoom.found(work.job(), work.place())
+        .flatMap(
+            room ->
+                RoomAtLift.of(
+                    work.job(),
+                    room,
+                    work.plan().cut().fit(),
+                    work.port().direction(),
+                    work.group().cam().maxLiftMm()))
+        .flatMap(RoomAtLift::wanted);
   }
 
   private static double reach(SeatView work) {

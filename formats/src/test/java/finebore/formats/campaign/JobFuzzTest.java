@@ -47,7 +47,7 @@ class JobFuzzTest {
 
     Campaign(long from) throws Exception {
       this.from = from;
-      try (InputStream in = JobFile.class.getResourceAsStream("schema/job-6.schema.json")) {
+      try (InputStream in = JobFile.class.getResourceAsStream("schema/job-7.schema.json")) {
         schema =
             SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(in);
       }

@@ -1,0 +1,59 @@
+package finebore.crank;
+
+import java.util.Optional;
+
+/**
+ * A piston of a flat crown, with a pocket for a valve.
+ *
+ * @param crank what moves it
+ * @param topMm from the head face down to the crown at top dead centre
+ * @param pocket empty where the valve meets the crown itself
+ */
+public record Piston(SliderCrank crank, double topMm, Optional<Pocket> pocket) {
+
+  /**
+   * A round pocket with a flat floor, its middle where the valve's axis meets the crown at top dead
+   * centre.
+   *
+   * @param depthMm from the crown to the floor in the middle
+   * @param radiusMm of the pocket; infinite where nobody measured it
+   * @param angleDeg lean of its floor, the way the valve leans
+   */
+  public record Pocket(double depthMm, double radiusMm, double angleDeg) {}
+
+  /** From the head face to the crown, mm. */
+  public double crownMm(double crankDeg) {
+    return topMm + crank.belowTopMm(crankDeg);
+  }
+
+  /** The same with the head so much nearer. */
+  public Piston nearer(double mm) {
+    return new Piston(crank, topMm - mm, pocket);
+  }
+
+  /**
+   * The shortest way from a valve's head to the piston, mm; below 0 by how much one would stand in
+   * the other.
+   */
+  public double clearanceMm(ValveHead valve, double liftMm, double crankDeg) {
+    double lean = valve.leanRad();
+    double out = valve.restMm() + valve.marginMm() + liftMm;
+    double crown = crownMm(crankDeg);
+    double toCrown = crown - out * Math.cos(lean) - valve.radiusMm() * Math.sin(lean);
+    if (pocket.isEmpty()) {
+      return toCrown;
+    }
+    Pocket in = pocket.get();
+    double floor = Math.toRadians(in.angleDeg());
+    double middle = topMm * Math.tan(lean);
+    double toFloor =
+        (middle - out * Math.sin(lean)) * Math.sin(floor)
+            + (crown + in.depthMm() - out * Math.cos(lean)) * Math.cos(floor)
+            - valve.radiusMm() * Math.abs(Math.sin(lean - floor));
+    // The piston goes straight down, the valve along its axis: they shift against each other.
+    double shift = (crown - topMm) * Math.sin(lean);
+    double beside = in.radiusMm() - valve.radiusMm() - Math.abs(shift);
+    double toRim = beside < 0 ? toCrown : Math.hypot(Math.max(0, toCrown), beside);
+    return Math.min(toFloor, toRim);
+  }
+}

@@ -1,0 +1,114 @@
+package finebore.crank;
+
+import java.util.function.DoubleUnaryOperator;
+
+/**
+ * A valve's head where it rests: a flat round plate on a leaning axis. Heights from the head face
+ * up out of the head, toward the piston.
+ *
+ * @param alongMm its axis at the head face, along the head from the bore's centre
+ * @param acrossMm the same across the head
+ * @param leanAlongDeg lean of its axis along the head: how it goes aside as it opens
+ * @param leanAcrossDeg the same across
+ * @param radiusMm of the head
+ * @param restMm height of its edge on the seat, along the axis
+ * @param marginMm thickness of its edge, toward the piston
+ */
+public record ValveHead(
+    double alongMm,
+    double acrossMm,
+    double leanAlongDeg,
+    double leanAcrossDeg,
+    double radiusMm,
+    double restMm,
+    double marginMm) {
+
+  /** A direction or a place. */
+  private record Vector(double x, double y, double z) {
+
+    Vector plus(double times, Vector v) {
+      return new Vector(x + times * v.x, y + times * v.y, z + times * v.z);
+    }
+
+    double dot(Vector v) {
+      return x * v.x + y * v.y + z * v.z;
+    }
+
+    Vector cross(Vector v) {
+      return new Vector(y * v.z - z * v.y, z * v.x - x * v.z, x * v.y - y * v.x);
+    }
+
+    Vector unit() {
+      double length = Math.sqrt(dot(this));
+      return new Vector(x / length, y / length, z / length);
+    }
+  }
+
+  /** The same so much deeper in the head. */
+  public ValveHead deeper(double mm) {
+    return new ValveHead(
+        alongMm, acrossMm, leanAlongDeg, leanAcrossDeg, radiusMm, restMm - mm, marginMm);
+  }
+
+  /** Its lean from upright, whichever way, rad. */
+  public double leanRad() {
+    return Math.atan(
+        Math.hypot(
+            Math.tan(Math.toRadians(leanAlongDeg)), Math.tan(Math.toRadians(leanAcrossDeg))));
+  }
+
+  private Vector axis() {
+    return new Vector(
+            Math.tan(Math.toRadians(leanAlongDeg)), Math.tan(Math.toRadians(leanAcrossDeg)), 1)
+        .unit();
+  }
+
+  private Vector edgeMiddle(double liftMm) {
+    return new Vector(alongMm, acrossMm, 0).plus(restMm + liftMm, axis());
+  }
+
+  /**
+   * The shortest way between two heads, mm; below 0 where one stands in the other.
+   *
+   * @param liftMm of this one
+   * @param otherLiftMm of the other
+   */
+  public double clearanceMm(double liftMm, ValveHead other, double otherLiftMm) {
+    return Math.min(edgesTo(liftMm, other, otherLiftMm), other.edgesTo(otherLiftMm, this, liftMm));
+  }
+
+  /** From both edges of this one's rim to the other, a solid plate. */
+  private double edgesTo(double liftMm, ValveHead other, double otherLiftMm) {
+    Vector axis = axis();
+    Vector u = (Math.abs(axis.x) < 0.9 ? new Vector(1, 0, 0) : new Vector(0, 1, 0)).cross(axis);
+    Vector first = u.unit();
+    Vector second = axis.cross(first);
+    Vector otherAxis = other.axis();
+    Vector otherMiddle = other.edgeMiddle(otherLiftMm);
+    double least = Double.POSITIVE_INFINITY;
+    for (double up : new double[] {0, marginMm}) {
+      Vector middle = edgeMiddle(liftMm).plus(up, axis);
+      DoubleUnaryOperator at =
+          angle ->
+              other.wayTo(
+                  otherMiddle,
+                  otherAxis,
+                  middle
+                      .plus(radiusMm * Math.cos(angle), first)
+                      .plus(radiusMm * Math.sin(angle), second));
+      least = Math.min(least, Nearest.round(at));
+    }
+    return least;
+  }
+
+  /** From a point to this head where its edge's middle and axis are so; below 0 within it. */
+  private double wayTo(Vector middle, Vector axis, Vector point) {
+    Vector from = point.plus(-1, middle);
+    double height = from.dot(axis);
+    double out = Math.sqrt(Math.max(0, from.dot(from) - height * height)) - radiusMm;
+    double past = Math.max(-height, height - marginMm);
+    return out < 0 && past < 0
+        ? Math.max(out, past)
+        : Math.hypot(Math.max(0, out), Math.max(0, past));
+  }
+}

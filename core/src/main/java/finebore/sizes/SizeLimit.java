@@ -1,0 +1,59 @@
+package finebore.sizes;
+
+import finebore.code.Coded;
+import finebore.code.Message;
+import finebore.code.Term;
+import java.util.Locale;
+
+/**
+ * A straight limit on the heads of a cylinder's valves: {@code perIntake} x intake + {@code
+ * perExhaust} x exhaust is at most so much.
+ *
+ * @param kind what stands in the way
+ * @param where the seats it was worked out from
+ * @param perIntake weight of the intake's diameter
+ * @param perExhaust weight of the exhaust's
+ * @param mostMm how much both may come to
+ * @param known how it is known
+ */
+public record SizeLimit(
+    Kind kind, String where, double perIntake, double perExhaust, double mostMm, Known known) {
+
+  /** What stands in the way. */
+  public enum Kind implements Coded {
+    BORE,
+    FIRE_RING,
+    CHAMBER_WALL,
+    PLUG,
+    NEIGHBOUR,
+    RINGS;
+
+    @Override
+    public String code() {
+      return "sizeLimit." + name().toLowerCase(Locale.ROOT);
+    }
+
+    /** Whether metal that is in the way can be cut back, or a ring left out. */
+    public boolean yields() {
+      return this == CHAMBER_WALL || this == RINGS;
+    }
+  }
+
+  /** How a limit is known. */
+  public enum Known {
+    /** From the places of the valves. */
+    MEASURED,
+    /** From distances between axes, which are taken as parallel. */
+    PARALLEL
+  }
+
+  /** What is left of it with two heads, mm; below 0 past it. */
+  public double leftMm(double intakeMm, double exhaustMm) {
+    return mostMm - perIntake * intakeMm - perExhaust * exhaustMm;
+  }
+
+  /** What it is called, with the seats it belongs to. */
+  public Message message() {
+    return Message.of(kind).with("where", Term.quote(where));
+  }
+}
