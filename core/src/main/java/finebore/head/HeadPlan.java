@@ -10,6 +10,7 @@ import finebore.job.Job;
 import finebore.job.Port;
 import finebore.planning.SeatRoom;
 import finebore.room.Around;
+import finebore.room.ChamberOutline;
 import finebore.room.ChamberWall;
 import finebore.room.Room;
 import java.util.ArrayList;
@@ -127,8 +128,14 @@ public record HeadPlan(List<Bore> bores, List<ValvePlace> valves) {
     return new HeadPlan(bores, valves);
   }
 
-  /** What the walls round all valves of a bore take in together. */
+  /** The chamber as traced, or what the walls round all valves of a bore take in together. */
   private static Optional<List<Spot>> measured(Job job, List<ValvePlace> valves, Spot bore) {
+    Optional<ChamberOutline> traced =
+        valves.stream().findFirst().flatMap(v -> job.head().chamber(v.place().cylinder()));
+    if (traced.isPresent()) {
+      return Optional.of(
+          traced.get().corners().stream().map(c -> bore.plus(c.alongMm(), c.acrossMm())).toList());
+    }
     List<List<Spot>> outlines = new ArrayList<>();
     for (ValvePlace valve : valves) {
       Optional<Room> room = SeatRoom.found(job, valve.place());

@@ -120,7 +120,7 @@ public record TakeBack(
   }
 
   /** Of a closed line. */
-  private static double areaMm2(List<Spot> line) {
+  static double areaMm2(List<Spot> line) {
     double twice = 0;
     for (int k = 0; k < line.size(); k++) {
       Spot a = line.get(k);

@@ -105,7 +105,11 @@ public final class Figures {
               "figure.valveSpacingMm",
               Quantity.VALVE_SPACING,
               Engine::valveSpacingMm,
-              Engine::withValveSpacingMm),
+              Engine::withValveSpacingMm));
+
+  /** Of what carries the piston past the valves. */
+  public static final List<Setting<Engine>> PISTONS =
+      List.of(
           pistons("rodMm", Quantity.ROD, Pistons::rodMm, Pistons::withRodMm),
           pistons("deckMm", Quantity.DECK, Pistons::deckMm, Pistons::withDeckMm),
           pistons("gasketMm", Quantity.GASKET, Pistons::gasketMm, Pistons::withGasketMm));

@@ -127,7 +127,11 @@ public record Group(
               "group.retainerToSeal",
               Quantity.RETAINER_TO_SEAL,
               Group::retainerToSealMm,
-              Group::withRetainerToSealMm),
+              Group::withRetainerToSealMm));
+
+  /** When the valves open, and what the piston has for them. */
+  public static final List<Setting<Group>> PISTON_SIDE =
+      List.of(
           side(
               "camCentreDeg",
               Quantity.CAM_CENTRE,

@@ -5,6 +5,7 @@ import finebore.desk.session.DeskFolder;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.Recovery;
 import finebore.desk.session.ShopRack;
+import finebore.desk.session.ShopShelf;
 import finebore.desk.shell.FilePicker;
 import finebore.desk.shell.MainWindow;
 import finebore.desk.theme.Theme;
@@ -62,6 +63,8 @@ final class DeskStart {
     Recovery recovery = new Recovery(folder);
     ShopRack rack = ShopRack.in(folder);
     session.useRack(rack.cutters());
+    ShopShelf shelf = ShopShelf.in(folder);
+    session.useShelf(shelf.valves());
     MainWindow window =
         new MainWindow(
             stage,
@@ -71,6 +74,7 @@ final class DeskStart {
             FilePicker.ofSystem(stage, session::words),
             folder.theme());
     rack.problem().map(session.words()::say).ifPresent(window::tell);
+    shelf.problem().map(session.words()::say).ifPresent(window::tell);
     if (welcome) {
       window.welcome();
     }

@@ -77,8 +77,7 @@ class DeskTest {
         .contains("Face width is 2.10 mm")
         .contains("Basis: common practice, no source");
     assertThat(desk.text("#gate-text")).contains("Gate").contains("between");
-    assertThat(desk.text("#section-title"))
-        .isEqualTo("I1  intake as planned; one plan for 4 seats");
+    assertThat(desk.text("#section-title")).isEqualTo("I1  intake planned, 4 seats alike");
   }
 
   @Test
@@ -257,8 +256,7 @@ class DeskTest {
   @Test
   void seatsAndStatesAreChosenByClickAndKey() {
     desk.clickOn("#seat-E2");
-    assertThat(desk.text("#section-title"))
-        .isEqualTo("E2  exhaust as planned; one plan for 4 seats");
+    assertThat(desk.text("#section-title")).isEqualTo("E2  exhaust planned, 4 seats alike");
     desk.clickOn("#show-found");
     assertThat(desk.text("#section-title")).contains("as found");
     assertThat(desk.text("#reading-seatWidth")).isEqualTo("2.30 mm");

@@ -123,8 +123,7 @@ class StationsTest {
     desk.enter("field-depth", "8.4");
     assertThat(((CutForm) plan().operations().get(1)).plunge()).isEqualTo(new Plunge.ToDepth(8.4));
     desk.runFx(() -> ((ToggleButton) desk.lookup("#operation-all").query()).fire());
-    assertThat(desk.text("#section-title"))
-        .isEqualTo("I1  intake as planned; one plan for 4 seats");
+    assertThat(desk.text("#section-title")).isEqualTo("I1  intake planned, 4 seats alike");
     desk.runFx(() -> ((ToggleButton) desk.lookup("#operation-0").query()).fire());
     assertThat(desk.text("#section-title")).contains("found metal");
     // The key belongs to the section, and only while the keyboard is there.

@@ -106,9 +106,11 @@ class WordsTest {
     coded.addAll(Figures.VALVE);
     coded.addAll(Figures.UNDERHEAD);
     coded.addAll(Figures.ENGINE);
+    coded.addAll(Figures.PISTONS);
     coded.addAll(Figures.TEST);
     coded.addAll(Figures.LAYOUT);
     coded.addAll(Group.FIGURES);
+    coded.addAll(Group.PISTON_SIDE);
     coded.addAll(Head.FIGURES);
     Operation.kinds().forEach(o -> coded.addAll(o.settings()));
     List<String> codes = new ArrayList<>(coded.stream().map(Coded::code).toList());

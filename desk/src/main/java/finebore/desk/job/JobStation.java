@@ -82,6 +82,7 @@ public final class JobStation extends BorderPane {
     bench
         .getChildren()
         .addAll(
+            new ClearanceFigures(session),
             heading(session.say("job.lean")),
             tilt,
             new MessageLine("job-message", session.messages()),

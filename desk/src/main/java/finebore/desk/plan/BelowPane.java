@@ -4,6 +4,9 @@ import finebore.desk.controls.Tabs;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.SeatView;
 import finebore.desk.theme.Palette;
+import java.util.EnumMap;
+import java.util.Locale;
+import java.util.Map;
 import java.util.function.Supplier;
 import javafx.scene.Node;
 import javafx.scene.control.ToggleButton;
@@ -11,9 +14,13 @@ import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
-/** What stands below the section: findings, the variants side by side, or suggestions. */
+/**
+ * What stands below the section: findings, the variants side by side, suggestions, clearances over
+ * the crank, or the port with what stands in series with it.
+ */
 final class BelowPane extends VBox {
 
   private static final double FINDINGS_PX = 174;
@@ -22,41 +29,56 @@ final class BelowPane extends VBox {
   /** No more than this share of the window. */
   private static final double SHARE = 0.315;
 
+  /** What can stand there, each with the name it is asked for by. */
+  private enum Part {
+    FINDINGS,
+    VARIANTS,
+    SUGGEST,
+    CLEARANCE,
+    SERIES;
+
+    String id() {
+      return name().toLowerCase(Locale.ROOT);
+    }
+  }
+
   private final JobSession session;
-  private final FindingsPane findings;
   private final VariantsPane variants;
   private final SuggestPane suggest;
-  private final ToggleButton findingsTab = new ToggleButton();
-  private final ToggleButton variantsTab = new ToggleButton();
-  private final ToggleButton suggestTab = new ToggleButton();
+  private final ClearancePane clearance;
+  private final SeriesPane series;
+  private final Map<Part, Region> panes = new EnumMap<>(Part.class);
+  private final Map<Part, ToggleButton> tabs = new EnumMap<>(Part.class);
 
-  BelowPane(JobSession session, Supplier<Palette> palette) {
+  BelowPane(JobSession session, Supplier<Palette> palette, Supplier<Double> textScale) {
     this.session = session;
-    findings = new FindingsPane(session);
     variants = new VariantsPane(session, palette);
     suggest = new SuggestPane(session);
+    clearance = new ClearancePane(session, palette, textScale);
+    series = new SeriesPane(session);
+    panes.put(Part.FINDINGS, new FindingsPane(session));
+    panes.put(Part.VARIANTS, variants);
+    panes.put(Part.SUGGEST, suggest);
+    panes.put(Part.CLEARANCE, clearance);
+    panes.put(Part.SERIES, series);
     getStyleClass().add("findings-box");
     ToggleGroup group = new ToggleGroup();
-    for (ToggleButton tab : new ToggleButton[] {findingsTab, variantsTab, suggestTab}) {
+    HBox bar = new HBox(2);
+    for (Part part : Part.values()) {
+      ToggleButton tab = new ToggleButton(session.say("below." + part.id(), "count", 0));
       tab.setToggleGroup(group);
+      tab.setId("below-" + part.id());
+      tab.setTooltip(new Tooltip(session.say("below." + part.id() + ".tip")));
+      tabs.put(part, tab);
+      bar.getChildren().add(tab);
+      VBox.setVgrow(panes.get(part), Priority.ALWAYS);
     }
-    findingsTab.setId("below-findings");
-    variantsTab.setId("below-variants");
-    suggestTab.setId("below-suggest");
-    suggestTab.setText(session.say("below.suggest"));
-    findingsTab.setTooltip(new Tooltip(session.say("below.findings.tip")));
-    variantsTab.setTooltip(new Tooltip(session.say("below.variants.tip")));
-    suggestTab.setTooltip(new Tooltip(session.say("below.suggest.tip")));
-    findingsTab.setSelected(true);
+    tabs.get(Part.FINDINGS).setSelected(true);
     Tabs.keepOne(group, tab -> show());
-    HBox tabs = new HBox(2, findingsTab, variantsTab, suggestTab);
-    tabs.getStyleClass().add("tabs");
-    tabs.setStyle("-fx-padding: 4 10 2 10;");
-    getChildren().addAll(tabs, findings);
+    bar.getStyleClass().add("tabs");
+    bar.setStyle("-fx-padding: 4 10 2 10;");
+    getChildren().addAll(bar, panes.get(Part.FINDINGS));
     setMinHeight(110);
-    VBox.setVgrow(findings, Priority.ALWAYS);
-    VBox.setVgrow(variants, Priority.ALWAYS);
-    VBox.setVgrow(suggest, Priority.ALWAYS);
     session.work().addListener((o, was, is) -> follow(is));
     sceneProperty()
         .addListener(
@@ -69,9 +91,16 @@ final class BelowPane extends VBox {
     show();
   }
 
+  private Part shown() {
+    return tabs.entrySet().stream()
+        .filter(e -> e.getValue().isSelected())
+        .map(Map.Entry::getKey)
+        .findFirst()
+        .orElse(Part.FINDINGS);
+  }
+
   private void show() {
-    Node wanted =
-        variantsTab.isSelected() ? variants : suggestTab.isSelected() ? suggest : findings;
+    Node wanted = panes.get(shown());
     if (getChildren().get(1) != wanted) {
       getChildren().set(1, wanted);
     }
@@ -81,26 +110,33 @@ final class BelowPane extends VBox {
 
   /** Leaves the section its room in a small window. */
   private void fit() {
-    boolean small = getChildren().get(1) == findings;
     double station = getScene() == null ? Double.POSITIVE_INFINITY : getScene().getHeight();
-    setPrefHeight(Math.min(small ? FINDINGS_PX : WIDE_PX, SHARE * station));
+    setPrefHeight(Math.min(shown() == Part.FINDINGS ? FINDINGS_PX : WIDE_PX, SHARE * station));
   }
 
   private void follow(SeatView work) {
-    findingsTab.setText(session.say("below.findings", "count", work.findings().size()));
-    variantsTab.setText(session.say("below.variants", "count", work.group().plans().size()));
-    if (variantsTab.isSelected()) {
-      variants.show(work);
+    tabs.get(Part.FINDINGS).setText(session.say("below.findings", "count", work.findings().size()));
+    tabs.get(Part.VARIANTS)
+        .setText(session.say("below.variants", "count", work.group().plans().size()));
+    switch (shown()) {
+      case VARIANTS -> variants.show(work);
+      case CLEARANCE -> clearance.show(work);
+      case SERIES -> series.show(work);
+      case FINDINGS, SUGGEST -> {
+        // These follow by themselves, or show only what was looked for.
+      }
     }
     suggest.show(work);
   }
 
   /** Shows a part by its name; a search begins at once. */
   void show(String view) {
-    if (view.equals("variants")) {
-      variantsTab.setSelected(true);
-    } else if (view.equals("suggest")) {
-      suggestTab.setSelected(true);
+    for (Part part : Part.values()) {
+      if (part.id().equals(view)) {
+        tabs.get(part).setSelected(true);
+      }
+    }
+    if (view.equals(Part.SUGGEST.id())) {
       suggest.start();
     }
   }

@@ -22,6 +22,8 @@ import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -61,6 +63,8 @@ public final class PlanStation extends BorderPane {
   private final EditorColumn editors;
   private final ReadingsPane readings;
   private final BelowPane below;
+  private final SizesPane sizes;
+  private final ToggleButton showSizes = new ToggleButton();
 
   public PlanStation(
       JobSession session, AirWatch watch, Supplier<Palette> palette, Supplier<Double> textScale) {
@@ -74,7 +78,8 @@ public final class PlanStation extends BorderPane {
     strip = new LiftStrip(session, section.liftProperty(), section.air(), palette, textScale);
     editors = new EditorColumn(session);
     readings = new ReadingsPane(session);
-    below = new BelowPane(session, palette);
+    below = new BelowPane(session, palette, textScale);
+    sizes = new SizesPane(session, palette, textScale);
     strip.fit();
 
     title.getStyleClass().add("title");
@@ -96,6 +101,7 @@ public final class PlanStation extends BorderPane {
             title,
             gap,
             showRoom,
+            showSizes,
             layer(Layer.SPEED, "A"),
             layer(Layer.LOST, "L"),
             saveAir,
@@ -116,6 +122,7 @@ public final class PlanStation extends BorderPane {
     VBox.setVgrow(lever, Priority.ALWAYS);
     roomToggle();
     HBox drawing = new HBox(room, section, leverBox);
+    sizesToggle(drawing);
     room.prefWidthProperty().bind(drawing.widthProperty().multiply(ROOM_SHARE));
     HBox.setHgrow(section, Priority.ALWAYS);
     VBox.setVgrow(drawing, Priority.ALWAYS);
@@ -130,6 +137,8 @@ public final class PlanStation extends BorderPane {
     roomText.managedProperty().bind(roomText.textProperty().isNotEmpty());
     VBox foot = new VBox(gateText, airText, roomText, message);
     foot.setStyle("-fx-padding: 3 10 3 10;");
+    foot.visibleProperty().bind(showSizes.selectedProperty().not());
+    foot.managedProperty().bind(foot.visibleProperty());
     trying.getStyleClass().addAll("banner", "preview");
     trying.setAlignment(Pos.CENTER_LEFT);
     Button keep = new Button(session.say("try.keep"));
@@ -145,7 +154,7 @@ public final class PlanStation extends BorderPane {
     back.setMinWidth(Region.USE_PREF_SIZE);
     trying.getChildren().addAll(tryingText, keep, back);
 
-    VBox middle = new VBox(trying, head, drawing, foot, strip);
+    VBox middle = new VBox(trying, head, sizes, drawing, foot, strip);
     BorderPane work = new BorderPane();
     work.setCenter(middle);
     work.setRight(readings);
@@ -178,6 +187,31 @@ public final class PlanStation extends BorderPane {
               showRoomText();
               widths(getWidth());
             });
+  }
+
+  /** The chart of sizes takes the place of the drawings. */
+  private void sizesToggle(HBox drawing) {
+    showSizes.setText(session.say("sizes.show"));
+    showSizes.setId("show-sizes");
+    showSizes.getStyleClass().add("icon-button");
+    showSizes.setMinWidth(Region.USE_PREF_SIZE);
+    showSizes.setTooltip(new Tooltip(session.say("sizes.show.tip") + " (V)"));
+    sizes.visibleProperty().bind(showSizes.selectedProperty());
+    sizes.managedProperty().bind(sizes.visibleProperty());
+    drawing.visibleProperty().bind(showSizes.selectedProperty().not());
+    drawing.managedProperty().bind(drawing.visibleProperty());
+    VBox.setVgrow(sizes, Priority.ALWAYS);
+    section.onSizes(showSizes::fire);
+    sizes.addEventHandler(
+        KeyEvent.KEY_PRESSED,
+        e -> {
+          if (e.getCode() == KeyCode.V) {
+            showSizes.fire();
+            section.requestFocus();
+            e.consume();
+          }
+        });
+    showSizes.selectedProperty().addListener((o, was, is) -> widths(getWidth()));
   }
 
   private void showRoomText() {
@@ -255,7 +289,8 @@ public final class PlanStation extends BorderPane {
    */
   private void foldColumns(double width) {
     // Two drawings beside each other need what the readings take.
-    boolean roomy = width >= NARROW * textScale.get() && !showRoom.isSelected();
+    boolean roomy =
+        width >= NARROW * textScale.get() && !showRoom.isSelected() && !showSizes.isSelected();
     show(editors, editorsShown.orElse(true));
     show(readings, readingsShown.orElse(roomy));
   }
@@ -302,6 +337,7 @@ public final class PlanStation extends BorderPane {
     widths(getWidth());
     section.redraw();
     room.requestLayout();
+    sizes.restyle();
     strip.fit();
     strip.requestLayout();
   }
@@ -310,6 +346,8 @@ public final class PlanStation extends BorderPane {
   public void show(String view) {
     if (view.equals("room")) {
       showRoom.setSelected(true);
+    } else if (view.equals("sizes")) {
+      showSizes.setSelected(true);
     } else {
       below.show(view);
     }

@@ -46,6 +46,7 @@ public final class SectionView extends DrawnRegion {
   private final DoubleProperty lift = new SimpleDoubleProperty(3);
   private final Tooltip hover = new Tooltip();
   private Runnable showRoom = () -> {};
+  private Runnable showSizes = () -> {};
   private ViewFrame frame;
   private boolean fitted = true;
   private String selected = "";
@@ -346,6 +347,11 @@ public final class SectionView extends DrawnRegion {
     showRoom = show;
   }
 
+  /** What is to happen when the sizes are asked for. */
+  void onSizes(Runnable action) {
+    showSizes = action;
+  }
+
   private void key(KeyEvent e) {
     if (e.isShortcutDown() || e.isAltDown()) {
       return;
@@ -364,6 +370,7 @@ public final class SectionView extends DrawnRegion {
       case F -> fit();
       case W -> fitWhole();
       case R -> showRoom.run();
+      case V -> showSizes.run();
       case A -> air.toggle(Layer.SPEED);
       case L -> air.toggle(Layer.LOST);
       case U -> session.switchUnits();

@@ -8,12 +8,14 @@ import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
 import finebore.formats.PracticeFiles;
 import finebore.formats.RackFile;
+import finebore.formats.ShelfFile;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.job.Plan;
 import finebore.practice.Cure;
 import finebore.practice.Practice;
 import finebore.reports.GroupFindings;
+import finebore.sizes.ShelfValve;
 import finebore.valve.Pairing;
 import finebore.words.Language;
 import finebore.words.UnitSystem;
@@ -60,6 +62,7 @@ public final class JobSession {
   private boolean showFound;
   private OptionalInt steps = OptionalInt.empty();
   private List<Cutter> rack = RackFile.shipped();
+  private List<ShelfValve> shelf = ShelfFile.shipped();
   private Messages messages = new Messages();
   private Language language = Language.ENGLISH;
   private List<Practice> practices = PracticeFiles.all();
@@ -276,6 +279,16 @@ public final class JobSession {
   /** Takes a shop's own cutters. */
   public void useRack(List<Cutter> cutters) {
     rack = List.copyOf(cutters);
+  }
+
+  /** The valves on the shelf. */
+  public List<ShelfValve> shelf() {
+    return shelf;
+  }
+
+  /** Takes a shop's own valves. */
+  public void useShelf(List<ShelfValve> valves) {
+    shelf = List.copyOf(valves);
   }
 
   /** What the plan looked at makes of every seat that follows it. */

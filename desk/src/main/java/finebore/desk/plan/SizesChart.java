@@ -1,0 +1,408 @@
+package finebore.desk.plan;
+
+import finebore.desk.controls.DrawnRegion;
+import finebore.desk.controls.Hatch;
+import finebore.desk.session.SeatView;
+import finebore.desk.theme.Palette;
+import finebore.desk.theme.Theme;
+import finebore.job.Port;
+import finebore.sizes.SizeLimit;
+import finebore.sizes.SizeStudy;
+import finebore.sizes.SizeStudy.OnShelf;
+import finebore.words.UnitSystem;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
+import javafx.scene.AccessibleRole;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.paint.Color;
+import javafx.scene.text.TextAlignment;
+
+/**
+ * Intake heads across and exhaust heads up: what fits, the limits with their names, the planned
+ * pair, and the shelf's valves beside it. A click on one tries it.
+ */
+final class SizesChart extends DrawnRegion {
+
+  /** The chart reaches at least so far to either side of the planned heads, as a share. */
+  private static final double REACH = 0.16;
+
+  private static final double DOT_PX = 6;
+  private static final double NEAR_PX = 11;
+
+  private final Supplier<Palette> palette;
+  private final Supplier<Double> textScale;
+  private final Consumer<OnShelf> tried;
+  private Optional<SeatView> shown = Optional.empty();
+  private Optional<SizeStudy> study = Optional.empty();
+  private final List<Dot> dots = new ArrayList<>();
+  private double fromX;
+  private double fromY;
+  private double scale;
+  private double left;
+  private double bottom;
+  private double right;
+  private double top;
+
+  private record Dot(OnShelf valve, double x, double y, boolean named) {
+    Dot named(boolean is) {
+      return new Dot(valve, x, y, is);
+    }
+  }
+
+  /** A place on the chart, mm. */
+  private record Pair(double intake, double exhaust) {}
+
+  SizesChart(
+      String name, Supplier<Palette> palette, Supplier<Double> textScale, Consumer<OnShelf> tried) {
+    super("sizes-chart", name);
+    this.palette = palette;
+    this.textScale = textScale;
+    this.tried = tried;
+    setAccessibleRole(AccessibleRole.IMAGE_VIEW);
+    setMinSize(220, 200);
+    addEventHandler(
+        MouseEvent.MOUSE_CLICKED,
+        e -> {
+          requestFocus();
+          at(e.getX(), e.getY()).ifPresent(tried);
+        });
+    addEventHandler(
+        MouseEvent.MOUSE_MOVED,
+        e ->
+            setCursor(
+                at(e.getX(), e.getY()).isPresent()
+                    ? javafx.scene.Cursor.HAND
+                    : javafx.scene.Cursor.DEFAULT));
+  }
+
+  void show(SeatView work, SizeStudy sizes) {
+    shown = Optional.of(work);
+    study = Optional.of(sizes);
+    requestLayout();
+  }
+
+  private Optional<OnShelf> at(double x, double y) {
+    return dots.stream()
+        .filter(d -> Math.hypot(d.x() - x, d.y() - y) <= NEAR_PX)
+        .min(
+            (a, b) ->
+                Double.compare(Math.hypot(a.x() - x, a.y() - y), Math.hypot(b.x() - x, b.y() - y)))
+        .map(Dot::valve);
+  }
+
+  private double text() {
+    return 13 * textScale.get();
+  }
+
+  @Override
+  protected void draw(GraphicsContext g, double w, double h) {
+    Palette colours = palette.get();
+    g.setFill(colours.paper());
+    g.fillRect(0, 0, w, h);
+    dots.clear();
+    if (study.isEmpty()) {
+      return;
+    }
+    SizeStudy sizes = study.get();
+    fit(sizes, w, h);
+    room(g, sizes, colours);
+    axes(g, colours);
+    limits(g, sizes, colours);
+    shelf(g, sizes, colours);
+    pair(g, sizes, colours);
+  }
+
+  private void fit(SizeStudy sizes, double w, double h) {
+    left = 3.4 * text();
+    right = w - 0.8 * text();
+    top = 1.8 * text();
+    bottom = h - 2.9 * text();
+    double reachX = REACH * sizes.intakeMm();
+    double reachY = REACH * sizes.exhaustMm();
+    for (SizeLimit limit : sizes.limits()) {
+      // A limit not far off is shown too.
+      double slope = limit.perIntake() + limit.perExhaust();
+      double way = limit.leftMm(sizes.intakeMm(), sizes.exhaustMm()) / slope;
+      if (Math.abs(way) < 2 * REACH * sizes.exhaustMm()) {
+        reachX = Math.max(reachX, limit.perIntake() > 0 ? 1.15 * Math.abs(way) : 0);
+        reachY = Math.max(reachY, limit.perExhaust() > 0 ? 1.15 * Math.abs(way) : 0);
+      }
+    }
+    // One scale for both, so that a slope looks what it is.
+    scale = Math.min((right - left) / (2 * reachX), (bottom - top) / (2 * reachY));
+    fromX = sizes.intakeMm() - (right - left) / scale / 2;
+    fromY = sizes.exhaustMm() - (bottom - top) / scale / 2;
+  }
+
+  private double x(double intakeMm) {
+    return left + (intakeMm - fromX) * scale;
+  }
+
+  private double y(double exhaustMm) {
+    return bottom - (exhaustMm - fromY) * scale;
+  }
+
+  private double toX() {
+    return fromX + (right - left) / scale;
+  }
+
+  private double toY() {
+    return fromY + (bottom - top) / scale;
+  }
+
+  /** What fits is left plain; what does not is hatched. */
+  private void room(GraphicsContext g, SizeStudy sizes, Palette colours) {
+    List<Pair> whole =
+        List.of(
+            new Pair(fromX, fromY),
+            new Pair(toX(), fromY),
+            new Pair(toX(), toY()),
+            new Pair(fromX, toY()));
+    List<Pair> fits = whole;
+    for (SizeLimit limit : sizes.limits()) {
+      if (!limit.kind().yields()) {
+        fits = within(fits, limit);
+      }
+    }
+    g.setFill(colours.band());
+    path(g, whole);
+    g.fill();
+    g.setFill(Hatch.of(colours.line(), false, 7, 1.2));
+    g.fill();
+    if (fits.size() > 2) {
+      g.setFill(colours.paper());
+      path(g, fits);
+      g.fill();
+      g.setFill(colours.greenWash());
+      g.fill();
+    }
+  }
+
+  /** The part of a polygon that keeps a limit. */
+  private static List<Pair> within(List<Pair> polygon, SizeLimit limit) {
+    List<Pair> kept = new ArrayList<>();
+    for (int k = 0; k < polygon.size(); k++) {
+      Pair a = polygon.get(k);
+      Pair b = polygon.get((k + 1) % polygon.size());
+      double leftA = limit.leftMm(a.intake(), a.exhaust());
+      double leftB = limit.leftMm(b.intake(), b.exhaust());
+      if (leftA >= 0) {
+        kept.add(a);
+      }
+      if (leftA * leftB < 0) {
+        double way = leftA / (leftA - leftB);
+        kept.add(
+            new Pair(
+                a.intake() + way * (b.intake() - a.intake()),
+                a.exhaust() + way * (b.exhaust() - a.exhaust())));
+      }
+    }
+    return kept;
+  }
+
+  private void path(GraphicsContext g, List<Pair> polygon) {
+    g.beginPath();
+    for (int k = 0; k < polygon.size(); k++) {
+      if (k == 0) {
+        g.moveTo(x(polygon.get(k).intake()), y(polygon.get(k).exhaust()));
+      } else {
+        g.lineTo(x(polygon.get(k).intake()), y(polygon.get(k).exhaust()));
+      }
+    }
+    g.closePath();
+  }
+
+  private void axes(GraphicsContext g, Palette colours) {
+    SeatView work = shown.orElseThrow();
+    UnitSystem units = work.units();
+    double unit = units == UnitSystem.METRIC ? 1 : 25.4;
+    double step = unit == 1 ? 1 : 0.05;
+    while (step * unit * scale < 3.4 * text()) {
+      step *= 2;
+    }
+    g.setLineWidth(1);
+    for (double v = Math.ceil(fromX / unit / step) * step; v * unit <= toX(); v += step) {
+      g.setStroke(colours.line());
+      g.strokeLine(x(v * unit), top, x(v * unit), bottom);
+      say(
+          g,
+          UnitSystem.fixed(v, unit == 1 ? 0 : 2),
+          x(v * unit),
+          bottom + 0.8 * text(),
+          colours.muted(),
+          TextAlignment.CENTER);
+    }
+    for (double v = Math.ceil(fromY / unit / step) * step; v * unit <= toY(); v += step) {
+      g.setStroke(colours.line());
+      g.strokeLine(left, y(v * unit), right, y(v * unit));
+      say(
+          g,
+          UnitSystem.fixed(v, unit == 1 ? 0 : 2),
+          left - 5,
+          y(v * unit),
+          colours.muted(),
+          TextAlignment.RIGHT);
+    }
+    g.setStroke(colours.edge());
+    g.strokeRect(left, top, right - left, bottom - top);
+    String symbol = units.length().symbol();
+    say(
+        g,
+        work.words().text("sizes.across", "unit", symbol),
+        (left + right) / 2,
+        bottom + 2.1 * text(),
+        colours.text(),
+        TextAlignment.CENTER);
+    say(
+        g,
+        work.words().text("sizes.up", "unit", symbol),
+        4,
+        0.8 * text(),
+        colours.text(),
+        TextAlignment.LEFT);
+  }
+
+  private void limits(GraphicsContext g, SizeStudy sizes, Palette colours) {
+    for (SizeLimit limit : sizes.limits()) {
+      Optional<Pair[]> ends = ends(limit);
+      if (ends.isEmpty()) {
+        continue;
+      }
+      Color colour = limit.kind().yields() ? colours.amber() : colours.vermilion();
+      g.setStroke(colour);
+      g.setLineWidth(limit.kind().yields() ? 1.4 : 2);
+      g.setLineDashes(limit.kind().yields() ? new double[] {7, 4} : new double[0]);
+      Pair a = ends.get()[0];
+      Pair b = ends.get()[1];
+      g.strokeLine(x(a.intake()), y(a.exhaust()), x(b.intake()), y(b.exhaust()));
+      g.setLineDashes();
+      String name = shown.orElseThrow().words().say(limit.message());
+      boolean yields = limit.kind().yields();
+      TextAlignment align = yields ? TextAlignment.RIGHT : TextAlignment.LEFT;
+      if (limit.perExhaust() == 0) {
+        double at = yields ? top + 6 : bottom - 6;
+        turned(g, name, x(a.intake()) - 0.65 * text(), at, -90, colour, align);
+      } else if (limit.perIntake() == 0) {
+        double at = yields ? right - 6 : left + 6;
+        say(g, name, at, y(a.exhaust()) - 0.65 * text(), colour, align);
+      } else {
+        double way = yields ? 0.97 : 0.08;
+        double px = x(a.intake() + way * (b.intake() - a.intake()));
+        double py = y(a.exhaust() + way * (b.exhaust() - a.exhaust()));
+        double angle =
+            Math.toDegrees(
+                Math.atan2(y(b.exhaust()) - y(a.exhaust()), x(b.intake()) - x(a.intake())));
+        turned(g, name, px, py + 0.9 * text(), angle, colour, align);
+      }
+    }
+  }
+
+  /** Where a limit enters and leaves the chart, from the left; empty where it does neither. */
+  private Optional<Pair[]> ends(SizeLimit limit) {
+    List<Pair> met = new ArrayList<>();
+    if (limit.perExhaust() > 0) {
+      for (double intake : new double[] {fromX, toX()}) {
+        double exhaust = (limit.mostMm() - limit.perIntake() * intake) / limit.perExhaust();
+        if (exhaust >= fromY && exhaust <= toY()) {
+          met.add(new Pair(intake, exhaust));
+        }
+      }
+    }
+    if (limit.perIntake() > 0) {
+      for (double exhaust : new double[] {fromY, toY()}) {
+        double intake = (limit.mostMm() - limit.perExhaust() * exhaust) / limit.perIntake();
+        if (intake >= fromX && intake <= toX()) {
+          met.add(new Pair(intake, exhaust));
+        }
+      }
+    }
+    met.sort((a, b) -> Double.compare(a.intake(), b.intake()));
+    return met.size() < 2
+        ? Optional.empty()
+        : Optional.of(new Pair[] {met.getFirst(), met.getLast()});
+  }
+
+  private void turned(
+      GraphicsContext g,
+      String words,
+      double x,
+      double y,
+      double angleDeg,
+      Color colour,
+      TextAlignment align) {
+    g.save();
+    g.translate(x, y);
+    g.rotate(angleDeg);
+    say(g, words, 0, 0, colour, align);
+    g.restore();
+  }
+
+  private void shelf(GraphicsContext g, SizeStudy sizes, Palette colours) {
+    boolean intake = sizes.place().port() == Port.INTAKE;
+    for (OnShelf valve : sizes.shelf()) {
+      double head = valve.fit().valve().headMm();
+      double x = x(intake ? head : sizes.intakeMm());
+      double y = y(intake ? sizes.exhaustMm() : head);
+      if (x < left || x > right || y < top || y > bottom) {
+        continue;
+      }
+      dots.add(new Dot(valve, x, y, false));
+      g.setStroke(valve.fit().fits() ? colours.green() : colours.vermilion());
+      g.setLineWidth(1.8);
+      g.setFill(valve.fit().fits() ? colours.green() : colours.paper());
+      g.fillOval(x - DOT_PX, y - DOT_PX, 2 * DOT_PX, 2 * DOT_PX);
+      g.strokeOval(x - DOT_PX, y - DOT_PX, 2 * DOT_PX, 2 * DOT_PX);
+      if (!valve.fit().fits()) {
+        g.strokeLine(x - 3, y - 3, x + 3, y + 3);
+        g.strokeLine(x - 3, y + 3, x + 3, y - 3);
+      }
+      name(g, shown.orElseThrow().units().shortLength(head), x, y, intake, colours);
+    }
+  }
+
+  /** The size of a dot, where it does not run into the one before. */
+  private void name(
+      GraphicsContext g, String size, double x, double y, boolean intake, Palette colours) {
+    double room = intake ? 2.6 * text() : 1.2 * text();
+    boolean taken =
+        dots.stream()
+            .limit(dots.size() - 1L)
+            .anyMatch(d -> d.named() && Math.abs(intake ? d.x() - x : d.y() - y) < room);
+    dots.set(dots.size() - 1, dots.getLast().named(!taken));
+    if (!taken) {
+      say(
+          g,
+          size,
+          intake ? x : x - 1.1 * text(),
+          intake ? y + 1.2 * text() : y,
+          colours.text(),
+          intake ? TextAlignment.CENTER : TextAlignment.RIGHT);
+    }
+  }
+
+  private void pair(GraphicsContext g, SizeStudy sizes, Palette colours) {
+    double x = x(sizes.intakeMm());
+    double y = y(sizes.exhaustMm());
+    g.setStroke(colours.blue());
+    g.setLineWidth(2);
+    g.strokeOval(x - 9, y - 9, 18, 18);
+    g.strokeLine(x - 14, y, x + 14, y);
+    g.strokeLine(x, y - 14, x, y + 14);
+    say(
+        g,
+        shown.orElseThrow().words().text("sizes.pair"),
+        x - 14,
+        y - 1.3 * text(),
+        colours.blue(),
+        TextAlignment.RIGHT);
+  }
+
+  private void say(
+      GraphicsContext g, String words, double x, double y, Color colour, TextAlignment align) {
+    write(g, Theme.words(text()), words, x, y, colour, align);
+  }
+}
