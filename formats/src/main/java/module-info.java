@@ -3,6 +3,7 @@ module finebore.formats {
   requires transitive finebore.core;
   requires tools.jackson.databind;
   requires org.apache.commons.csv;
+  requires java.xml;
 
   exports finebore.formats;
 }

@@ -49,6 +49,7 @@ public record ChamberOutline(int cylinder, List<Corner> corners) {
   }
 
   public ChamberOutline {
+    Quantity.CYLINDERS.check(cylinder);
     corners = distinct(corners);
     if (corners.size() < FEWEST || corners.size() > MOST) {
       throw RuleViolation.of("outlineSize")

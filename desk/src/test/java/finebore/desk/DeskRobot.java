@@ -76,6 +76,13 @@ final class DeskRobot extends FxRobot {
       return picture;
     }
 
+    Optional<Path> outline = Optional.empty();
+
+    @Override
+    public Optional<Path> outline() {
+      return outline;
+    }
+
     Optional<Path> air = Optional.empty();
 
     @Override

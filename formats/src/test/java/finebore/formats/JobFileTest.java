@@ -16,6 +16,7 @@ import finebore.cutting.OpenBowl;
 import finebore.cutting.OpenThroat;
 import finebore.cutting.Plunge;
 import finebore.cutting.SweepChamber;
+import finebore.cutting.TakeWallBack;
 import finebore.cutting.UsualOperations;
 import finebore.finding.FindingCode;
 import finebore.finding.Subject;
@@ -26,8 +27,11 @@ import finebore.job.Head;
 import finebore.job.Job;
 import finebore.job.OldOverrule;
 import finebore.job.Overrule;
+import finebore.job.PistonSide;
+import finebore.job.Pistons;
 import finebore.job.Plan;
 import finebore.job.Port;
+import finebore.room.ChamberOutline;
 import finebore.seat.Arc;
 import finebore.seat.Cut;
 import finebore.seat.CutStack;
@@ -216,6 +220,57 @@ class JobFileTest {
     String written = JobFile.text(document);
     assertThat(schema().validate(written, InputFormat.JSON)).isEmpty();
     assertThat(JobFile.parse(written, "new").job()).isEqualTo(document.job());
+  }
+
+  @Test
+  void aFileFromBeforePistonsAndOutlinesOpensWithoutThem() throws Exception {
+    String old;
+    try (InputStream in = JobFileTest.class.getResourceAsStream("version-6.finebore.json")) {
+      old = new String(in.readAllBytes(), StandardCharsets.UTF_8);
+    }
+    assertThat(old).contains("\"version\" : 6").doesNotContain("rodMm", "pistonClearance");
+    JobDocument document = JobFile.parse(old, "old");
+    Job job = document.job();
+    assertThat(job.engine().pistons()).isEqualTo(Pistons.UNKNOWN);
+    assertThat(job.intake().pistonSide()).isEqualTo(PistonSide.UNKNOWN);
+    assertThat(job.head().chambers()).isEmpty();
+    assertThat(job.head().readingsOf("I1a").value(Measure.AXIS_ALONG)).isPresent();
+    String written = JobFile.text(document);
+    assertThat(written).contains("\"version\" : 7", "rodMm", "leanAcross");
+    assertThat(schema().validate(written, InputFormat.JSON)).isEmpty();
+    assertThat(JobFile.parse(written, "new").job()).isEqualTo(job);
+  }
+
+  /** Everything that came with it goes out and comes back, and the schema takes it. */
+  @Test
+  void pistonsOutlinesAndWallsComeBack() throws Exception {
+    JobDocument demo = JobDocument.fresh(JobFile.demo("dolerite-2.0"));
+    Job job = demo.job();
+    assertThat(job.engine().pistons().rodMm()).isPresent();
+    ChamberOutline outline =
+        new ChamberOutline(
+            3,
+            List.of(
+                new ChamberOutline.Corner(-40, -20.5),
+                new ChamberOutline.Corner(40, -20),
+                new ChamberOutline.Corner(39, 21),
+                new ChamberOutline.Corner(-40, 20)));
+    var place = job.engine().seats().getFirst();
+    Job changed =
+        job.withHead(
+                job.head()
+                    .withChamber(3, Optional.of(outline))
+                    .withBankDeg(OptionalDouble.of(90))
+                    .withIntakeFaceDeg(OptionalDouble.of(10)))
+            .withPlan(
+                place, job.planOf(place).withOperations(List.of(new TakeWallBack(2.5, 9, 21.4))));
+    String written = JobFile.text(demo.withJob(changed));
+    assertThat(schema().validate(written, InputFormat.JSON)).isEmpty();
+    assertThat(JobFile.parse(written, "new").job()).isEqualTo(changed);
+    String twice = written.replaceFirst("\"cylinder\" : 3,", "\"cylinder\" : -7,");
+    assertThatThrownBy(() -> JobFile.parse(twice, "new"))
+        .isInstanceOf(FileProblem.class)
+        .hasMessageContaining("chambers");
   }
 
   @Test

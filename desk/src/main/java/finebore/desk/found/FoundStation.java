@@ -13,11 +13,15 @@ import finebore.job.Job;
 import finebore.practice.Finding;
 import finebore.rules.HeadFindings;
 import finebore.words.Words;
+import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
+import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.DoubleProperty;
+import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleDoubleProperty;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -46,6 +50,9 @@ public final class FoundStation extends BorderPane {
   private final RoomView chamber;
   private final DoubleProperty lift = new SimpleDoubleProperty(1);
   private final ToggleButton showChamber = new ToggleButton();
+  private final TraceView trace;
+  private final OutlineBar outline;
+  private final BooleanProperty tracing = new SimpleBooleanProperty();
   private final Label said = new Label();
   private final Label title = new Label();
   private final Label assumed = new Label();
@@ -56,6 +63,13 @@ public final class FoundStation extends BorderPane {
   private List<Finding> findings = List.of();
   private boolean visible;
 
+  /** Where outlines and photographs of chambers come from. */
+  public interface Outlines {
+    Optional<Path> outline();
+
+    Optional<Path> picture();
+  }
+
   public FoundStation(JobSession session, Supplier<Palette> palette, Supplier<Double> textScale) {
     this.session = session;
     setId("found-station");
@@ -64,6 +78,8 @@ public final class FoundStation extends BorderPane {
     sheet = new ReadingSheet(session, textScale);
     chamber =
         new RoomView("chamber", session, lift, w -> w.plan().found(), true, palette, textScale);
+    trace = new TraceView(session, palette, textScale);
+    outline = new OutlineBar(session, trace);
     figures = new HeadFigures(session);
     title.getStyleClass().add("title");
     title.setId("found-title");
@@ -91,7 +107,7 @@ public final class FoundStation extends BorderPane {
     HBox.setHgrow(title, Priority.ALWAYS);
     title.setMaxWidth(Double.MAX_VALUE);
     chamber();
-    VBox left = new VBox(6, plan, head, section, chamber, said, assumed);
+    VBox left = new VBox(6, plan, head, section, chamber, trace, outline, said, assumed);
     VBox.setVgrow(chamber, Priority.ALWAYS);
     left.setStyle("-fx-padding: 8;");
     left.setPrefWidth(450);
@@ -135,10 +151,17 @@ public final class FoundStation extends BorderPane {
       one.visibleProperty().bind(showChamber.selectedProperty().not());
       one.managedProperty().bind(one.visibleProperty());
     }
-    for (Region one : List.of(chamber, said)) {
-      one.visibleProperty().bind(showChamber.selectedProperty());
+    chamber.visibleProperty().bind(showChamber.selectedProperty().and(tracing.not()));
+    trace.visibleProperty().bind(showChamber.selectedProperty().and(tracing));
+    said.visibleProperty().bind(chamber.visibleProperty());
+    outline.visibleProperty().bind(showChamber.selectedProperty());
+    for (Region one : List.of(chamber, trace, said, outline)) {
       one.managedProperty().bind(one.visibleProperty());
     }
+    VBox.setVgrow(trace, Priority.ALWAYS);
+    outline.onBegin(() -> tracing.set(true));
+    trace.onDone(() -> tracing.set(false));
+    tracing.addListener((o, was, is) -> outline.tracing(is));
     showChamber
         .selectedProperty()
         .addListener(
@@ -153,6 +176,11 @@ public final class FoundStation extends BorderPane {
   private void say() {
     lift.set(session.job().group(session.seat().get().port()).cam().maxLiftMm());
     said.setText(showChamber.isSelected() ? String.join(" ", chamber.said()) : "");
+  }
+
+  /** Where outlines and photographs are picked. */
+  public void pickFrom(Outlines outlines) {
+    outline.pickFrom(outlines);
   }
 
   /** Shows the chamber instead of head and section. */
@@ -176,6 +204,7 @@ public final class FoundStation extends BorderPane {
     plan.requestLayout();
     section.requestLayout();
     chamber.requestLayout();
+    trace.requestLayout();
     sheet.restyle();
   }
 

@@ -2,6 +2,7 @@ package finebore.desk.prove;
 
 import finebore.bench.FlowTest;
 import finebore.bench.FlowTest.Picture;
+import finebore.desk.controls.Thumbnail;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.ProveState;
 import finebore.desk.session.ProveState.Shown;

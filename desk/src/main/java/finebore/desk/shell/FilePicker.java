@@ -2,6 +2,7 @@ package finebore.desk.shell;
 
 import finebore.formats.JobFile;
 import finebore.formats.JobPictures;
+import finebore.formats.OutlineFile;
 import finebore.formats.PracticeFiles;
 import finebore.words.Words;
 import java.io.File;
@@ -46,6 +47,9 @@ public interface FilePicker {
 
   /** A picture to copy beside the job. */
   Optional<Path> picture();
+
+  /** A chamber's outline, as points or a drawing. */
+  Optional<Path> outline();
 
   /** A practice to take over. */
   Optional<Path> practice();
@@ -152,6 +156,19 @@ public interface FilePicker {
               new FileChooser.ExtensionFilter(
                   say("picker.pictures"),
                   JobPictures.ENDINGS.stream().map(e -> "*." + e).toList()));
+      return Optional.ofNullable(chooser.showOpenDialog(owner)).map(File::toPath);
+    }
+
+    @Override
+    public Optional<Path> outline() {
+      FileChooser chooser = new FileChooser();
+      chooser.setTitle(say("picker.outline"));
+      chooser
+          .getExtensionFilters()
+          .add(
+              new FileChooser.ExtensionFilter(
+                  say("picker.outlines"),
+                  OutlineFile.ENDINGS.stream().map(e -> "*." + e).toList()));
       return Optional.ofNullable(chooser.showOpenDialog(owner)).map(File::toPath);
     }
 

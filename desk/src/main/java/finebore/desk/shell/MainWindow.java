@@ -136,6 +136,18 @@ public final class MainWindow {
     plan = new PlanStation(session, air, this::palette, () -> textScale);
     plan.onSaveAir(() -> files.air(plan::airFile));
     found = new FoundStation(session, this::palette, () -> textScale);
+    found.pickFrom(
+        new FoundStation.Outlines() {
+          @Override
+          public Optional<Path> outline() {
+            return picker.outline();
+          }
+
+          @Override
+          public Optional<Path> picture() {
+            return picker.picture();
+          }
+        });
     prove = new ProveStation(session, bench, work, seal, chooser(), this::palette, () -> textScale);
     cut = new CutStation(session, work, gauges, this::palette, () -> textScale);
     record = new RecordStation(session, work, exports(), InstantSource.system());

@@ -1,4 +1,4 @@
-package finebore.desk.prove;
+package finebore.desk.controls;
 
 import java.awt.Rectangle;
 import java.awt.image.BufferedImage;
@@ -21,7 +21,7 @@ import javax.imageio.stream.ImageInputStream;
 /**
  * A picture made small while it is read, off the window's thread, so that a huge one is harmless.
  */
-final class Thumbnail {
+public final class Thumbnail {
 
   private static final Logger LOG = Logger.getLogger(Thumbnail.class.getName());
 
@@ -34,7 +34,7 @@ final class Thumbnail {
   private Thumbnail() {}
 
   /** Reads a picture to about a height; empty where it cannot be read. */
-  static CompletableFuture<Optional<Image>> of(Path file, double heightPx) {
+  public static CompletableFuture<Optional<Image>> of(Path file, double heightPx) {
     return CompletableFuture.supplyAsync(() -> read(file, heightPx), READER);
   }
 
