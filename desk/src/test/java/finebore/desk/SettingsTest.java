@@ -198,6 +198,7 @@ class SettingsTest {
     "add-cutForm, CutForm",
     "add-cutAngle, CutAngle",
     "add-sweepChamber, SweepChamber",
+    "add-takeWallBack, TakeWallBack",
     "add-cutUnder, CutUnder",
     "add-openBowl, OpenBowl",
     "add-blend, Blend",

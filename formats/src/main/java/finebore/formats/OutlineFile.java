@@ -8,6 +8,7 @@ import finebore.room.ChamberOutline.Corner;
 import finebore.units.Unit;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -82,18 +83,17 @@ public final class OutlineFile {
       throws FileProblem {
     Place centre = centre(drawn, name, boreMm);
     double near = MEETS_MM / drawn.perUnitMm();
-    List<List<Corner>> closed = new ArrayList<>();
-    double largest = -1;
-    for (Polyline line : joined(drawn.lines(), near)) {
-      if (line.isClosed(near) && line.area() > largest && !isBore(line, drawn, boreMm)) {
-        largest = line.area();
-        closed.addFirst(corners(line, centre, drawn.perUnitMm()));
-      }
-    }
-    if (closed.isEmpty()) {
+    List<Polyline> closed =
+        joined(drawn.lines(), near).stream().filter(l -> l.isClosed(near)).toList();
+    // A line that stands alone is meant, however large it is.
+    Optional<Polyline> meant =
+        closed.stream()
+            .filter(l -> closed.size() == 1 || !isBore(l, drawn, boreMm))
+            .max(Comparator.comparingDouble(Polyline::area));
+    if (meant.isEmpty()) {
       throw new FileProblem(FileProblem.of("noClosedLine", name));
     }
-    return new ChamberOutline(cylinder, closed.getFirst());
+    return new ChamberOutline(cylinder, corners(meant.get(), centre, drawn.perUnitMm()));
   }
 
   private static List<Corner> corners(Polyline line, Place centre, double perUnitMm) {

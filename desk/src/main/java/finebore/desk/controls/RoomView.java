@@ -63,6 +63,17 @@ public final class RoomView extends DrawnRegion {
   /** The direction that was pointed at; below 0 the tightest, until one is. */
   private int pointed = -1;
 
+  /** What the mouse holds. */
+  private enum Held {
+    NOTHING,
+    VALVE,
+    WALL
+  }
+
+  private Held held = Held.NOTHING;
+  private double heldAlong;
+  private double heldAcross;
+
   private double scale;
   private double left;
   private double top;
@@ -95,7 +106,14 @@ public final class RoomView extends DrawnRegion {
     lift.addListener((o, was, is) -> requestLayout());
     session.work().addListener((o, was, is) -> requestLayout());
     addEventHandler(MouseEvent.MOUSE_MOVED, this::point);
-    addEventHandler(MouseEvent.MOUSE_PRESSED, e -> requestFocus());
+    addEventHandler(MouseEvent.MOUSE_PRESSED, this::press);
+    addEventHandler(MouseEvent.MOUSE_DRAGGED, this::drag);
+    addEventHandler(
+        MouseEvent.MOUSE_RELEASED,
+        e -> {
+          held = Held.NOTHING;
+          session.endGesture();
+        });
     addEventHandler(KeyEvent.KEY_PRESSED, this::key);
   }
 
@@ -112,6 +130,66 @@ public final class RoomView extends DrawnRegion {
                   Math.atan2(e.getX() - x(room.alongMm()), y(room.acrossMm()) - e.getY());
               look((int) Math.round(angle / (2 * Math.PI) * Around.DIRECTIONS));
             });
+  }
+
+  /** What is held is told where it is pressed: the valve at Found, its wall in a plan. */
+  private void press(MouseEvent e) {
+    requestFocus();
+    held = Held.NOTHING;
+    Optional<Room> room = room();
+    if (room.isEmpty() || shown().seated().isEmpty()) {
+      return;
+    }
+    double out = Math.hypot(along(e) - room.get().alongMm(), across(e) - room.get().acrossMm());
+    double head = shown().pairing().valve().headDiameterMm() / 2;
+    if (measured && out < head) {
+      held = Held.VALVE;
+      heldAlong = room.get().alongMm() - along(e);
+      heldAcross = room.get().acrossMm() - across(e);
+    } else if (!measured && room.get().chamber().isPresent() && out > head) {
+      held = Held.WALL;
+    }
+  }
+
+  private void drag(MouseEvent e) {
+    Optional<Room> room = room();
+    if (room.isEmpty()) {
+      return;
+    }
+    if (held == Held.VALVE) {
+      String seat = session.seat().get().label();
+      double along = tenth(along(e) + heldAlong);
+      double across = tenth(across(e) + heldAcross);
+      session.edit(
+          "drag-valve",
+          job ->
+              job.withHead(
+                  job.head()
+                      .withReading(seat, Measure.AXIS_ALONG, OptionalDouble.of(along))
+                      .withReading(seat, Measure.AXIS_ACROSS, OptionalDouble.of(across))));
+    } else if (held == Held.WALL) {
+      point(e);
+      double x = along(e) - room.get().alongMm();
+      double y = across(e) - room.get().acrossMm();
+      double hour = Math.toDegrees(Math.atan2(x, y)) / 30;
+      double wall = Math.hypot(x, y);
+      session.editPlan(
+          "drag-wall",
+          plan -> WallDrag.on(plan, session.job(), room.get(), hour < 0 ? hour + 12 : hour, wall));
+    }
+  }
+
+  /** As fine as a hand on a screen. */
+  private static double tenth(double mm) {
+    return Math.round(10 * mm) / 10.0;
+  }
+
+  private double along(MouseEvent e) {
+    return (e.getX() - left) / scale;
+  }
+
+  private double across(MouseEvent e) {
+    return (top - e.getY()) / scale;
   }
 
   private void key(KeyEvent e) {
@@ -218,6 +296,7 @@ public final class RoomView extends DrawnRegion {
     pointer(g, room, seen, colours);
     if (measured) {
       gaps(g, room, colours);
+      places(g, room, colours);
     }
     say(
         g,
@@ -426,6 +505,35 @@ public final class RoomView extends DrawnRegion {
       g.fillRect(at - wide / 2 - 2, y - 0.65 * text(), wide + 4, 1.3 * text());
       say(g, words, at, y, colours.text(), TextAlignment.CENTER);
     }
+  }
+
+  /** How far the axis lies from the bore's centre, along and across, as a drawing has it. */
+  private void places(GraphicsContext g, Room room, Palette colours) {
+    double x = x(room.alongMm());
+    double y = y(room.acrossMm());
+    g.setStroke(colours.blue());
+    g.setLineWidth(1);
+    double tick = 4;
+    g.strokeLine(x(0) - tick, y(0), x(0) + tick, y(0));
+    g.strokeLine(x(0), y(0) - tick, x(0), y(0) + tick);
+    g.setLineDashes(4, 3);
+    g.strokeLine(x(0), y(0), x, y(0));
+    g.strokeLine(x, y(0), x, y);
+    g.setLineDashes();
+    g.strokeLine(x - tick, y, x + tick, y);
+    boxed(g, number(room.alongMm()), (x(0) + x) / 2, y(0), colours);
+    boxed(g, number(room.acrossMm()), x, (y(0) + y) / 2, colours);
+  }
+
+  private String number(double mm) {
+    return (mm < 0 ? "\u2212" : "") + session.units().lengthNumber(Math.abs(mm));
+  }
+
+  private void boxed(GraphicsContext g, String words, double x, double y, Palette colours) {
+    double wide = 0.55 * words.length() * text();
+    g.setFill(colours.paper());
+    g.fillRect(x - wide / 2 - 2, y - 0.65 * text(), wide + 4, 1.3 * text());
+    say(g, words, x, y, colours.blue(), TextAlignment.CENTER);
   }
 
   private void say(

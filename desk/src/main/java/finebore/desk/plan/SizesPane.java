@@ -16,6 +16,7 @@ import finebore.sizes.FlowWanted;
 import finebore.sizes.NextSize;
 import finebore.sizes.ShelfFit;
 import finebore.sizes.ShelfFit.RingNeed;
+import finebore.sizes.SizeLimit;
 import finebore.sizes.SizeRoom.Largest;
 import finebore.sizes.SizeStudy;
 import finebore.sizes.SizeStudy.OnShelf;
@@ -264,12 +265,7 @@ final class SizesPane extends HBox {
     ShelfFit fit = valve.fit();
     Label name = new Label(fit.valve().name());
     name.getStyleClass().add("title");
-    Label state =
-        new Label(
-            fit.fits()
-                ? words.text("sizes.fits")
-                : words.text(
-                    "sizes.doesNotFit", "limit", words.say(fit.broken().getFirst().message())));
+    Label state = new Label(state(words, fit));
     state.getStyleClass().addAll("small", fit.fits() ? "good" : "fault");
     Label needs = new Label(needs(words, fit));
     Label gives =
@@ -302,6 +298,20 @@ final class SizesPane extends HBox {
     row.setAlignment(Pos.CENTER_LEFT);
     row.getStyleClass().add("finding-row");
     return row;
+  }
+
+  /** Whether it fits, or what is in its way. */
+  private static String state(Words words, ShelfFit fit) {
+    Optional<SizeLimit> worst =
+        fit.broken().stream().filter(l -> fit.fits() || !l.kind().yields()).findFirst();
+    return worst
+        .map(
+            l ->
+                words.text(
+                    fit.fits() ? "sizes.fitsIf" : "sizes.doesNotFit",
+                    "limit",
+                    words.say(l.message())))
+        .orElseGet(() -> words.text("sizes.fits"));
   }
 
   private static String id(ShelfFit fit) {

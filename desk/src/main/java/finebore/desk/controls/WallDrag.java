@@ -1,0 +1,60 @@
+package finebore.desk.controls;
+
+import finebore.cutting.Operation;
+import finebore.cutting.TakeWallBack;
+import finebore.job.Job;
+import finebore.job.Plan;
+import finebore.room.Around;
+import finebore.room.Room;
+import finebore.work.ShopFigure;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.IntStream;
+
+/** A chamber's wall taken back with the mouse. */
+final class WallDrag {
+
+  /** A wall that nobody has taken back yet goes back so far to either side of the hand, hours. */
+  private static final double SPREAD = 1;
+
+  private WallDrag() {}
+
+  /**
+   * The plan with its wall at an hour so far from the valve's axis, but never past the fire ring
+   * less the shop's margin: the last operation that takes it back there is changed, or one is
+   * added.
+   */
+  static Plan on(Plan plan, Job job, Room room, double hour, double wallMm) {
+    List<Operation> operations = new ArrayList<>(plan.operations());
+    int at =
+        IntStream.range(0, operations.size())
+            .filter(k -> operations.get(k) instanceof TakeWallBack t && t.isAt(hour))
+            .reduce((a, b) -> b)
+            .orElse(-1);
+    TakeWallBack taken =
+        at >= 0
+            ? (TakeWallBack) operations.get(at)
+            : new TakeWallBack(hours(hour - SPREAD), hours(hour + SPREAD), wallMm);
+    double limit = limitMm(taken, job, room);
+    TakeWallBack changed =
+        new TakeWallBack(
+            taken.fromClock(), taken.toClock(), Math.floor(10 * Math.min(wallMm, limit)) / 10);
+    return at >= 0
+        ? plan.withOperationAt(at, changed)
+        : plan.withOperation(operations.size(), changed);
+  }
+
+  private static double limitMm(TakeWallBack taken, Job job, Room room) {
+    double ring = job.layout().fireRingMm() / 2 - job.shop().value(ShopFigure.FIRE_RING_MARGIN);
+    return IntStream.range(0, Around.DIRECTIONS)
+        .filter(d -> taken.isAt(Around.hour(d)))
+        .mapToDouble(d -> room.toCircleFromAxis(d, ring))
+        .min()
+        .orElse(ring);
+  }
+
+  private static double hours(double hour) {
+    double turned = hour % 12;
+    return Math.round(10 * (turned < 0 ? turned + 12 : turned)) / 10.0;
+  }
+}
