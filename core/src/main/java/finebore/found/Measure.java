@@ -53,11 +53,30 @@ public enum Measure implements Coded {
   WALL_6("chamberWall6", Quantity.GAP_TO_CHAMBER),
   WALL_730("chamberWall730", Quantity.GAP_TO_CHAMBER),
   WALL_9("chamberWall9", Quantity.GAP_TO_CHAMBER),
-  WALL_1030("chamberWall1030", Quantity.GAP_TO_CHAMBER);
+  WALL_1030("chamberWall1030", Quantity.GAP_TO_CHAMBER),
+  WALL_1230("chamberWall1230", Quantity.GAP_TO_CHAMBER),
+  WALL_1("chamberWall1", Quantity.GAP_TO_CHAMBER),
+  WALL_2("chamberWall2", Quantity.GAP_TO_CHAMBER),
+  WALL_230("chamberWall230", Quantity.GAP_TO_CHAMBER),
+  WALL_330("chamberWall330", Quantity.GAP_TO_CHAMBER),
+  WALL_4("chamberWall4", Quantity.GAP_TO_CHAMBER),
+  WALL_5("chamberWall5", Quantity.GAP_TO_CHAMBER),
+  WALL_530("chamberWall530", Quantity.GAP_TO_CHAMBER),
+  WALL_630("chamberWall630", Quantity.GAP_TO_CHAMBER),
+  WALL_7("chamberWall7", Quantity.GAP_TO_CHAMBER),
+  WALL_8("chamberWall8", Quantity.GAP_TO_CHAMBER),
+  WALL_830("chamberWall830", Quantity.GAP_TO_CHAMBER),
+  WALL_930("chamberWall930", Quantity.GAP_TO_CHAMBER),
+  WALL_10("chamberWall10", Quantity.GAP_TO_CHAMBER),
+  WALL_11("chamberWall11", Quantity.GAP_TO_CHAMBER),
+  WALL_1130("chamberWall1130", Quantity.GAP_TO_CHAMBER);
 
-  /** Gaps from the valve's edge to the chamber wall, by half quarters of the clock from 12. */
+  /** Gaps from the valve's edge to the chamber wall, by half hours of the clock from 12. */
   public static final List<Measure> CHAMBER_WALL =
-      List.of(WALL_12, WALL_130, WALL_3, WALL_430, WALL_6, WALL_730, WALL_9, WALL_1030);
+      List.of(
+          WALL_12, WALL_1230, WALL_1, WALL_130, WALL_2, WALL_230, WALL_3, WALL_330, WALL_4,
+          WALL_430, WALL_5, WALL_530, WALL_6, WALL_630, WALL_7, WALL_730, WALL_8, WALL_830, WALL_9,
+          WALL_930, WALL_10, WALL_1030, WALL_11, WALL_1130);
 
   private final String key;
   private final Quantity quantity;
@@ -93,6 +112,11 @@ public enum Measure implements Coded {
   /** Whether it says where things lie in the plan of the head: cylinders may be mirrored. */
   public boolean isOfPlan() {
     return compareTo(AXIS_ALONG) >= 0;
+  }
+
+  /** Whether it is read only where a wall turns too fast for every hour and a half. */
+  public boolean isFine() {
+    return compareTo(WALL_1230) >= 0;
   }
 
   /** Clock position of a throat diameter, hours. */

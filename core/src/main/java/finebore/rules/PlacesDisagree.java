@@ -68,15 +68,22 @@ final class PlacesDisagree implements HeadRule {
     return found;
   }
 
-  /** From an intake to its only exhaust, where one distance is said of both. */
+  /** From an intake to its only exhaust at the head face, where one distance is said of both. */
   private static OptionalDouble spacing(Job job, SeatPlace place, Room room) {
-    return job.engine().valveSpacingMm().isPresent()
-            && job.engine().valvesPerCylinder(place.port()) == 1
-            && room.neighbours().size() == 1
+    List<SeatPlace> others =
+        job.seats(place.port().other()).stream()
+            .filter(s -> s.cylinder() == place.cylinder())
+            .toList();
+    Optional<Room> other =
+        job.engine().valveSpacingMm().isPresent()
+                && job.engine().valvesPerCylinder(place.port()) == 1
+                && others.size() == 1
+            ? SeatRoom.found(job, others.getFirst())
+            : Optional.empty();
+    return other.isPresent()
         ? OptionalDouble.of(
             Math.hypot(
-                room.neighbours().getFirst().alongMm() - room.alongMm(),
-                room.neighbours().getFirst().acrossMm() - room.acrossMm()))
+                other.get().alongMm() - room.alongMm(), other.get().acrossMm() - room.acrossMm()))
         : OptionalDouble.empty();
   }
 

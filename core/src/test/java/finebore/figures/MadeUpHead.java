@@ -313,8 +313,8 @@ final class MadeUpHead {
     double bore = job.engine().boreMm();
     head = with(head, place, Measure.AXIS_ALONG, side * (intake ? 0.2 : 0.17) * bore);
     head = with(head, place, Measure.AXIS_ACROSS, (intake ? -0.19 : 0.21) * bore);
-    for (int k = 0; intake && k < Measure.CHAMBER_WALL.size(); k++) {
-      head = with(head, place, Measure.CHAMBER_WALL.get(k), 1.1 + 0.7 * k);
+    for (int k = 0; intake && k < 8; k++) {
+      head = with(head, place, Measure.CHAMBER_WALL.get(3 * k), 1.1 + 0.7 * k);
     }
     return head;
   }

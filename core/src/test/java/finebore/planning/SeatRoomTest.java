@@ -13,6 +13,7 @@ import finebore.calibration.NextTest;
 import finebore.calibration.PredictionConfidence;
 import finebore.cutting.SweepChamber;
 import finebore.finding.FindingCode;
+import finebore.finding.Subject;
 import finebore.flow.Calibration;
 import finebore.flow.Loss;
 import finebore.found.Measure;
@@ -23,6 +24,7 @@ import finebore.job.Head;
 import finebore.job.HeadLayout;
 import finebore.job.Job;
 import finebore.practice.Finding;
+import finebore.room.ChamberWall;
 import finebore.room.Room;
 import finebore.rules.HeadFindings;
 import finebore.study.SeatStudy;
@@ -155,6 +157,63 @@ class SeatRoomTest {
         .isEqualTo(26);
     assertThat(SeatRoom.found(tight, I1).orElseThrow().chamber().orElseThrow().atMm(0))
         .isCloseTo(22, within(1e-12));
+  }
+
+  /** As few as four hours, as many as every half hour, each where its clock has it. */
+  @Test
+  void wallsAreReadAtUpToTwentyFourHours() {
+    Job all = PLACED;
+    for (int k = 0; k < Measure.CHAMBER_WALL.size(); k++) {
+      all = with(all, "I1", Measure.CHAMBER_WALL.get(k), 2 + 0.1 * k);
+    }
+    ChamberWall wall = SeatRoom.found(all, I1).orElseThrow().chamber().orElseThrow();
+    assertThat(wall.fromAxisMm()).hasSize(24);
+    double edge = JOB.foundValve(I1).headDiameterMm() / 2;
+    // Half hours are three directions apart; half past eight is the 17th.
+    assertThat(Measure.CHAMBER_WALL.get(17)).isEqualTo(Measure.WALL_830);
+    assertThat(wall.atMm(51)).isCloseTo(edge + 3.7, within(1e-12));
+    assertThat(wall.atMm(52)).isCloseTo(edge + 3.7 + 0.1 / 3, within(1e-12));
+    assertThat(Measure.CHAMBER_WALL.stream().filter(m -> !m.isFine())).hasSize(8);
+  }
+
+  /** Leaning valves lie further apart on their seats; their distance is told at the face. */
+  @Test
+  void theDistanceOfLeaningAxesIsHeldAtTheFace() {
+    Job job = at(at(JOB, "I1", 0, -20), "E1", 0, 21);
+    job = job.withEngine(job.engine().withValveSpacingMm(OptionalDouble.of(41.2)));
+    job =
+        job.withHead(
+            job.head().withLayout(Optional.of(new HeadLayout(1, 100, 90, 90, 20, 0, 14, 25, -25))));
+    assertThat(disagreements(job)).isEmpty();
+    Job off = job.withEngine(job.engine().withValveSpacingMm(OptionalDouble.of(41.6)));
+    assertThat(disagreements(off)).isNotEmpty();
+  }
+
+  private static List<Finding> disagreements(Job job) {
+    return HeadFindings.of(job, Samples.practice()).stream()
+        .filter(f -> f.code() == FindingCode.PLACES_DISAGREE)
+        .filter(f -> f.subject().equals(Subject.measure(Measure.AXIS_ALONG)))
+        .toList();
+  }
+
+  /** A lean of its own that is its kind's changes nothing; another one does. */
+  @Test
+  void aSeatsOwnLeanStandsBeforeItsKinds() {
+    Job leaning =
+        PLACED.withHead(
+            PLACED
+                .head()
+                .withLayout(Optional.of(new HeadLayout(1, 100, 90, 90, 20, 0, 14, 9, -9))));
+    Job same = with(with(leaning, "I1", Measure.LEAN_ACROSS, 9), "I1", Measure.LEAN_ALONG, 0);
+    for (double lift : new double[] {1, 5, 9}) {
+      assertThat(flow(same, lift)).isCloseTo(flow(leaning, lift), within(1e-9));
+    }
+    Job canted = with(leaning, "I1", Measure.LEAN_ALONG, 6);
+    assertThat(SeatRoom.found(canted, I1).orElseThrow().leanAlongDeg()).isEqualTo(6);
+    assertThat(flow(canted, 9)).isNotEqualTo(flow(leaning, 9));
+    Job mirrored =
+        with(with(leaning, "I1", Measure.LEAN_ALONG, -6), "I1", Measure.AXIS_ALONG, -0.0);
+    assertThat(flow(mirrored, 9)).isCloseTo(flow(canted, 9), within(1e-9));
   }
 
   /** The fixture is the wall of a test: on a larger one the same head reads more. */

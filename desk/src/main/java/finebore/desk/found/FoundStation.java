@@ -117,8 +117,18 @@ public final class FoundStation extends BorderPane {
     how.setWrapText(true);
     how.setMinHeight(Region.USE_PREF_SIZE);
     how.getStyleClass().addAll("small", "muted");
+    ToggleButton fine = new ToggleButton(session.say("found.fine"));
+    fine.setId("found-fine");
+    fine.setTooltip(new Tooltip(session.say("found.fine.tip")));
+    fine.setMinWidth(Region.USE_PREF_SIZE);
+    fine.setOnAction(e -> sheet.showFine(fine.isSelected()));
+    fine.visibleProperty().bind(showChamber.selectedProperty());
+    fine.managedProperty().bind(fine.visibleProperty());
+    how.setMaxWidth(Double.MAX_VALUE);
+    HBox.setHgrow(how, Priority.ALWAYS);
+    HBox above = new HBox(8, how, fine);
     VBox middle =
-        new VBox(6, figures, how, new MessageLine("reading-message", session.messages()), sheet);
+        new VBox(6, figures, above, new MessageLine("reading-message", session.messages()), sheet);
     middle.getStyleClass().add("column");
     VBox.setVgrow(sheet, Priority.ALWAYS);
     heading.getStyleClass().add("heading");

@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import javafx.geometry.HPos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -52,6 +53,8 @@ final class ReadingSheet extends BorderPane {
   private final Map<String, Label> heads = new HashMap<>();
   private final List<Label> names = new ArrayList<>();
   private List<SeatPlace> seats = List.of();
+  private List<Measure> measures = List.of();
+  private boolean fine;
 
   ReadingSheet(JobSession session, Supplier<Double> textScale) {
     this.session = session;
@@ -94,13 +97,15 @@ final class ReadingSheet extends BorderPane {
 
   /** Shows the readings of a job; the cells stay while the seats are the same. */
   void show(Job job) {
-    if (!job.engine().seats().equals(seats)) {
+    List<Measure> wanted = measures(job);
+    if (!job.engine().seats().equals(seats) || !wanted.equals(measures)) {
       seats = job.engine().seats();
+      measures = wanted;
       build();
     }
     Words words = session.words();
     for (int k = 0; k < names.size(); k++) {
-      Measure measure = Measure.values()[k];
+      Measure measure = measures.get(k);
       names
           .get(k)
           .setText(
@@ -127,6 +132,20 @@ final class ReadingSheet extends BorderPane {
           assumed,
           doubts.getOrDefault(label + cell.measure().key(), ""));
     }
+  }
+
+  /** Rows for every half hour stand only where they are asked for, or something was read there. */
+  private List<Measure> measures(Job job) {
+    boolean read =
+        job.head().readings().values().stream()
+            .anyMatch(r -> r.values().keySet().stream().anyMatch(Measure::isFine));
+    return Stream.of(Measure.values()).filter(m -> fine || read || !m.isFine()).toList();
+  }
+
+  /** Shows or hides the rows for every half hour. */
+  void showFine(boolean is) {
+    fine = is;
+    show(session.job());
   }
 
   /** What is the matter with which cell. */
@@ -170,7 +189,7 @@ final class ReadingSheet extends BorderPane {
       heads.put(seat.label(), head);
       seatNames.getChildren().add(head);
     }
-    for (Measure measure : Measure.values()) {
+    for (Measure measure : measures) {
       Label name = new Label();
       name.getStyleClass().add("small");
       name.setTooltip(new Tooltip(session.words().of(measure, "how")));
@@ -180,7 +199,7 @@ final class ReadingSheet extends BorderPane {
         int at = cells.size();
         ReadingCell cell = new ReadingCell(session, seats.get(k), measure, () -> focus(at + 1));
         cells.add(cell);
-        grid.add(cell, k, measure.ordinal());
+        grid.add(cell, k, measures.indexOf(measure));
       }
     }
     restyle();
