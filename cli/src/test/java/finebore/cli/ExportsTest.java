@@ -5,10 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
 import finebore.found.Measure;
+import finebore.job.Job;
 import finebore.work.ReadBack;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -96,8 +98,12 @@ class ExportsTest extends OnTheExample {
     }
     assertThat(Files.readString(to("s.txt"))).contains("cylinder 3", "I3a: set the compass");
     assertThat(Files.readString(to("s.dxf"))).contains("STOP_LINE", "TAKE_BACK");
-    assertThat(run("scribe", job.toString(), "--seat", "I1", "-o", to("n.pdf").toString()))
-        .isEqualTo(1);
+    Job skarn = JobFile.demo();
+    Files.writeString(
+        to("bare.finebore.json"),
+        JobFile.text(JobDocument.fresh(skarn.withHead(skarn.head().withReadings(Map.of())))));
+    String bare = to("bare.finebore.json").toString();
+    assertThat(run("scribe", bare, "--seat", "I1", "-o", to("n.pdf").toString())).isEqualTo(1);
     assertThat(err.toString()).contains("Seat I1: nobody has measured where its valve lies");
     assertThat(run("scribe", measured.toString(), "--seat", "I1a", "-o", to("n.png").toString()))
         .isEqualTo(1);

@@ -26,7 +26,7 @@ public record ClearanceCurve(List<Point> points, Point least) {
   /** A stroke to either side of top dead centre. */
   private static final int REACH_DEG = 180;
 
-  private static final double FINE_DEG = 0.01;
+  private static final double FINE_DEG = 0.05;
 
   public ClearanceCurve {
     points = List.copyOf(points);

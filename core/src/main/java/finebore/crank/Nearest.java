@@ -8,8 +8,8 @@ final class Nearest {
   /** Golden section. */
   private static final double GOLDEN = (Math.sqrt(5) - 1) / 2;
 
-  private static final int POINTS = 48;
-  private static final double FINE_RAD = 1e-4;
+  private static final int POINTS = 24;
+  private static final double FINE_RAD = 1e-3;
 
   private Nearest() {}
 

@@ -14,6 +14,7 @@ import finebore.job.PistonSide;
 import finebore.job.Pistons;
 import finebore.job.Port;
 import finebore.valve.Valve;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -54,10 +55,81 @@ public record SeatClearance(
   }
 
   /**
+   * What a valve is kept from.
+   *
+   * @param other label of the other valve; empty for the piston
+   * @param measure what it is measured as
+   * @param curve by the head and what was skimmed off, mm; empty where there is nothing to look at
+   */
+  private record From(
+      Optional<String> other,
+      Measure measure,
+      BiFunction<ValveHead, Double, Optional<ClearanceCurve>> curve) {
+
+    private Optional<ValveHead> before(CutStudy cut) {
+      return head(cut, other.isPresent(), cut.foundValve(), cut.foundRestMm());
+    }
+
+    private Optional<ValveHead> after(CutStudy cut) {
+      return head(cut, other.isPresent(), cut.fit().pairing().valve(), cut.fit().restMm());
+    }
+
+    private OptionalDouble measured(CutStudy cut) {
+      return cut.job().head().readingsOf(cut.place().label()).value(measure);
+    }
+
+    /** What counts, without what little changes would do. */
+    private OptionalDouble deciding(CutStudy cut) {
+      Optional<Double> planned = after(cut).flatMap(this::least);
+      Optional<Double> found =
+          measured(cut).isPresent() ? before(cut).flatMap(this::least) : Optional.empty();
+      if (planned.isEmpty() || measured(cut).isPresent() && found.isEmpty()) {
+        return OptionalDouble.empty();
+      }
+      return OptionalDouble.of(
+          found.isPresent()
+              ? measured(cut).getAsDouble() + planned.get() - found.get()
+              : planned.get());
+    }
+
+    private Optional<Double> least(ValveHead head) {
+      return curve.apply(head, 0.0).map(c -> c.least().mm());
+    }
+
+    /** Both states, and what little changes do. */
+    private Optional<SeatClearance> whole(CutStudy cut) {
+      Optional<ValveHead> after = after(cut);
+      Optional<ClearanceCurve> found = before(cut).flatMap(head -> curve.apply(head, 0.0));
+      Optional<ClearanceCurve> planned = after.flatMap(head -> curve.apply(head, 0.0));
+      if (found.isEmpty() || planned.isEmpty()) {
+        return Optional.empty();
+      }
+      double least = planned.get().least().mm();
+      return Optional.of(
+          new SeatClearance(
+              other,
+              found.get(),
+              planned.get(),
+              measured(cut),
+              curve.apply(after.get().deeper(STEP_MM), 0.0).orElseThrow().least().mm() - least,
+              curve.apply(after.get(), STEP_MM).orElseThrow().least().mm() - least));
+    }
+  }
+
+  /**
    * From the piston; empty unless rod, deck, gasket and the cam's centre are known, and where a
    * valve falls through its seat.
    */
   public static Optional<SeatClearance> toPiston(CutStudy cut) {
+    return piston(cut).flatMap(from -> from.whole(cut));
+  }
+
+  /** What of it counts, mm; much sooner there than all of it. */
+  static OptionalDouble decidingToPiston(CutStudy cut) {
+    return piston(cut).map(from -> from.deciding(cut)).orElse(OptionalDouble.empty());
+  }
+
+  private static Optional<From> piston(CutStudy cut) {
     Job job = cut.job();
     Group group = job.group(cut.place().port());
     Pistons known = job.engine().pistons();
@@ -73,10 +145,9 @@ public record SeatClearance(
             known.deckMm().getAsDouble() + known.gasketMm().getAsDouble(),
             pocket(group.pistonSide()));
     return motion(group, cut.place().port())
-        .flatMap(
+        .map(
             motion ->
-                of(
-                    cut,
+                new From(
                     Optional.empty(),
                     Measure.PISTON_CLEARANCE,
                     (head, skimmed) -> toPiston(piston.nearer(skimmed), head, motion)));
@@ -104,27 +175,41 @@ public record SeatClearance(
    * has the head that is planned for it, on its seat as it was found.
    */
   public static Optional<SeatClearance> toValve(CutStudy cut) {
+    return valves(cut).stream()
+        .flatMap(from -> from.whole(cut).stream())
+        .min(Comparator.comparingDouble(c -> c.planned.least().mm()));
+  }
+
+  /** What of it counts, mm. */
+  static OptionalDouble decidingToValve(CutStudy cut) {
+    return valves(cut).stream()
+        .filter(from -> from.after(cut).flatMap(from::least).isPresent())
+        .min(Comparator.comparingDouble(from -> from.after(cut).flatMap(from::least).orElseThrow()))
+        .map(from -> from.deciding(cut))
+        .orElse(OptionalDouble.empty());
+  }
+
+  private static List<From> valves(CutStudy cut) {
     Job job = cut.job();
     Port port = cut.place().port();
     Optional<ValveMotion> own = motion(job.group(port), port);
     Optional<ValveMotion> others = motion(job.group(port.other()), port.other());
     if (own.isEmpty() || others.isEmpty()) {
-      return Optional.empty();
+      return List.of();
     }
     return job.seats(port.other()).stream()
         .filter(s -> s.cylinder() == cut.place().cylinder())
         .flatMap(
             s ->
                 head(job, s, job.planOf(s).wanted().valve(), -job.foundSeat(s).seat().depthMm())
-                    .flatMap(
+                    .map(
                         other ->
-                            of(
-                                cut,
+                            new From(
                                 Optional.of(s.label()),
                                 Measure.VALVE_CLEARANCE,
                                 (head, skimmed) -> between(head, own.get(), other, others.get())))
                     .stream())
-        .min((a, b) -> Double.compare(a.planned.least().mm(), b.planned.least().mm()));
+        .toList();
   }
 
   private static Optional<ClearanceCurve> between(
@@ -147,19 +232,17 @@ public record SeatClearance(
   }
 
   private static Optional<ValveHead> head(Job job, SeatPlace place, Valve valve, double restMm) {
-    return SeatRoom.found(job, place)
+    return SeatRoom.bare(job, place)
         .map(
-            room -> {
-              Lean lean = job.leanOf(place);
-              return new ValveHead(
-                  room.alongMm(),
-                  room.acrossMm(),
-                  lean.alongDeg(),
-                  lean.acrossDeg(),
-                  valve.headDiameterMm() / 2,
-                  restMm,
-                  valve.marginMm());
-            });
+            room ->
+                new ValveHead(
+                    room.alongMm(),
+                    room.acrossMm(),
+                    room.leanAlongDeg(),
+                    room.leanAcrossDeg(),
+                    valve.headDiameterMm() / 2,
+                    restMm,
+                    valve.marginMm()));
   }
 
   /** A head whose place does not matter, or is measured. */
@@ -181,35 +264,6 @@ public record SeatClearance(
             valve.headDiameterMm() / 2,
             restMm.getAsDouble(),
             valve.marginMm()));
-  }
-
-  /**
-   * Both states, and what little changes do.
-   *
-   * @param curve by the head and what was skimmed off, mm
-   */
-  private static Optional<SeatClearance> of(
-      CutStudy cut,
-      Optional<String> other,
-      Measure measure,
-      BiFunction<ValveHead, Double, Optional<ClearanceCurve>> curve) {
-    Optional<ValveHead> before = head(cut, other.isPresent(), cut.foundValve(), cut.foundRestMm());
-    Optional<ValveHead> after =
-        head(cut, other.isPresent(), cut.fit().pairing().valve(), cut.fit().restMm());
-    Optional<ClearanceCurve> found = before.flatMap(head -> curve.apply(head, 0.0));
-    Optional<ClearanceCurve> planned = after.flatMap(head -> curve.apply(head, 0.0));
-    if (found.isEmpty() || planned.isEmpty()) {
-      return Optional.empty();
-    }
-    double least = planned.get().least().mm();
-    return Optional.of(
-        new SeatClearance(
-            other,
-            found.get(),
-            planned.get(),
-            cut.job().head().readingsOf(cut.place().label()).value(measure),
-            curve.apply(after.get().deeper(STEP_MM), 0.0).orElseThrow().least().mm() - least,
-            curve.apply(after.get(), STEP_MM).orElseThrow().least().mm() - least));
   }
 
   /** Both, where they are known. */

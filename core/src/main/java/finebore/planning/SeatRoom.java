@@ -42,6 +42,18 @@ public final class SeatRoom {
   }
 
   private static Optional<Room> of(Job job, SeatPlace place, Function<SeatPlace, Valve> valve) {
+    return bare(job, place, neighbours(job, place, valve))
+        .map(
+            bare ->
+                bare.withChamber(chamber(job, place, job.head().readingsOf(place.label()), bare)));
+  }
+
+  /** Where a seat's axis lies, with nothing round it but the bore. */
+  static Optional<Room> bare(Job job, SeatPlace place) {
+    return bare(job, place, List.of());
+  }
+
+  private static Optional<Room> bare(Job job, SeatPlace place, List<Room.Neighbour> neighbours) {
     SeatReadings readings = job.head().readingsOf(place.label());
     OptionalDouble along = readings.value(Measure.AXIS_ALONG);
     OptionalDouble across = readings.value(Measure.AXIS_ACROSS);
@@ -49,7 +61,7 @@ public final class SeatRoom {
       return Optional.empty();
     }
     Lean lean = job.leanOf(place);
-    Room bare =
+    return Optional.of(
         new Room(
             along.getAsDouble(),
             across.getAsDouble(),
@@ -57,8 +69,7 @@ public final class SeatRoom {
             lean.acrossDeg(),
             job.engine().boreMm(),
             Optional.empty(),
-            neighbours(job, place, valve));
-    return Optional.of(bare.withChamber(chamber(job, place, readings, bare)));
+            neighbours));
   }
 
   /**

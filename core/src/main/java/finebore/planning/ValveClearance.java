@@ -1,7 +1,6 @@
 package finebore.planning;
 
 import finebore.study.ReadingKind;
-import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
@@ -16,9 +15,6 @@ final class ValveClearance implements PlanReading {
 
   @Override
   public OptionalDouble of(CutStudy cut) {
-    Optional<SeatClearance> clearance = SeatClearance.toValve(cut);
-    return clearance.isPresent()
-        ? OptionalDouble.of(clearance.get().decidingMm())
-        : OptionalDouble.empty();
+    return SeatClearance.decidingToValve(cut);
   }
 }

@@ -7,11 +7,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import org.locationtech.jts.geom.Coordinate;
-import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
-import org.locationtech.jts.geom.LineString;
 import org.locationtech.jts.geom.LinearRing;
-import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.operation.valid.IsSimpleOp;
 
 /**
@@ -89,11 +86,7 @@ public record ChamberOutline(int cylinder, List<Corner> corners) {
 
   /** What it encloses, mm2. */
   public double areaMm2() {
-    return polygon().getArea();
-  }
-
-  private Polygon polygon() {
-    return GEOMETRY.createPolygon(ring(corners));
+    return GEOMETRY.createPolygon(ring(corners)).getArea();
   }
 
   /**
@@ -102,23 +95,32 @@ public record ChamberOutline(int cylinder, List<Corner> corners) {
    * @param direction as {@link Around} counts them
    */
   public OptionalDouble fromMm(double alongMm, double acrossMm, int direction) {
-    Coordinate from = new Coordinate(alongMm, acrossMm);
-    if (!polygon().contains(GEOMETRY.createPoint(from))) {
-      return OptionalDouble.empty();
-    }
-    double far = 4 * Quantity.OUTLINE_ALONG.max();
     double angle = Around.angleRad(direction);
-    LineString ray =
-        GEOMETRY.createLineString(
-            new Coordinate[] {
-              from,
-              new Coordinate(alongMm + far * Math.sin(angle), acrossMm + far * Math.cos(angle))
-            });
-    Geometry met = ray.intersection(ring(corners));
+    double ux = Math.sin(angle);
+    double uy = Math.cos(angle);
     double least = Double.POSITIVE_INFINITY;
-    for (Coordinate c : met.getCoordinates()) {
-      least = Math.min(least, c.distance(from));
+    int met = 0;
+    for (int k = 0; k < corners.size(); k++) {
+      Corner a = corners.get(k);
+      Corner b = corners.get((k + 1) % corners.size());
+      double besideA = beside(a, alongMm, acrossMm, ux, uy);
+      double besideB = beside(b, alongMm, acrossMm, ux, uy);
+      // A corner on the line itself belongs to one side, so that it is met once.
+      if (besideA >= 0 != besideB >= 0) {
+        double way = besideA / (besideA - besideB);
+        double out =
+            (a.alongMm() + way * (b.alongMm() - a.alongMm()) - alongMm) * ux
+                + (a.acrossMm() + way * (b.acrossMm() - a.acrossMm()) - acrossMm) * uy;
+        if (out > 0) {
+          met++;
+          least = Math.min(least, out);
+        }
+      }
     }
-    return OptionalDouble.of(least);
+    return met % 2 == 1 ? OptionalDouble.of(least) : OptionalDouble.empty();
+  }
+
+  private static double beside(Corner c, double x, double y, double ux, double uy) {
+    return (c.alongMm() - x) * uy - (c.acrossMm() - y) * ux;
   }
 }

@@ -266,7 +266,7 @@ class DeskTest {
     desk.write("[[");
     assertThat(desk.session.seat().get().label()).isEqualTo("I2");
     desk.type(KeyCode.P);
-    assertThat(desk.text("#section-title")).contains("as planned");
+    assertThat(desk.text("#section-title")).contains("planned");
   }
 
   @Test

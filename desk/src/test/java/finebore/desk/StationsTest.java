@@ -17,6 +17,7 @@ import finebore.practice.Finding;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.concurrent.TimeUnit;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.ComboBox;
@@ -326,6 +327,13 @@ class StationsTest {
   /** What stands round a valve is drawn once its place was measured, and follows lift and seat. */
   @Test
   void theRoomRoundAValveIsShownAndFollows() {
+    desk.runFx(
+        () ->
+            desk.session.edit(
+                "",
+                j ->
+                    j.withHead(
+                        j.head().withReading("I1", Measure.AXIS_ALONG, OptionalDouble.empty()))));
     desk.runFx(() -> ((ToggleButton) desk.lookup("#show-room").query()).fire());
     assertThat(desk.isShown("#room")).isTrue();
     assertThat(desk.text("#room-text")).isEmpty();

@@ -17,6 +17,7 @@ import finebore.formats.TestImport.Column;
 import finebore.formats.TestImport.Imported;
 import finebore.formats.TestImport.Role;
 import finebore.job.Job;
+import finebore.job.PistonSide;
 import finebore.job.Port;
 import finebore.units.Unit;
 import finebore.units.Units;
@@ -273,7 +274,8 @@ class BenchFilesTest {
       String old = new String(in.readAllBytes(), StandardCharsets.UTF_8);
       Job job = JobFile.parse(old, "old").job();
       assertThat(job.bench().tests()).isEmpty();
-      assertThat(job.intake()).isEqualTo(JobFile.demo().intake());
+      assertThat(job.intake())
+          .isEqualTo(JobFile.demo().intake().withPistonSide(PistonSide.UNKNOWN));
       assertThat(JobFile.text(JobDocument.fresh(job))).contains("\"version\" : 7");
       assertThat(PredictionConfidence.of(job, Port.INTAKE).isCalibrated()).isFalse();
     }
