@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import finebore.bench.Air;
+import finebore.bench.BenchBook;
 import finebore.bench.FlowTest;
 import finebore.bench.LiftReadings;
 import finebore.bench.LiftReadings.PortPlace;
@@ -263,7 +264,9 @@ class EveryFieldTest {
                   .withSetUp(fresh.setUp().withValve(new TestedValve(33.6, "found")))
                   .withLifts(List.of(lift));
           Group exhaust = job.exhaust();
-          return job.withBench(job.bench().with(test))
+          // Ports fitted to tests anew at each reading would take most of the time.
+          FlowTest alone = test.withStep(Optional.empty(), "", false);
+          return job.withBench(new BenchBook(job.bench().ranges(), List.of(alone)))
               .withExhaust(
                   exhaust
                       .withFound(withBackCut(exhaust.found()))
@@ -294,6 +297,11 @@ class EveryFieldTest {
         each.assertThat(fields())
             .as(where)
             .allSatisfy(f -> assertThat(known(f, here)).as("%s is in the table", f).isTrue());
+      }
+      // Cells of the sheet are all of one make: one unit each is enough of the long way round.
+      if (row.get("field").startsWith("cell-")
+          && row.getRecordNumber() % 2 == (units == Units.MM ? 0 : 1)) {
+        continue;
       }
       String typed = row.get(units == Units.MM ? "typed in mm" : "typed in inches");
       type(row.get("field"), typed);
