@@ -417,7 +417,10 @@ public final class RoomView extends DrawnRegion {
     g.setFont(Theme.boldFigures(text()));
     g.setTextAlign(TextAlignment.CENTER);
     Ink.write(
-        g, session.work().get().place().label(), x - text() * Math.sin(angle), y + text() * 0.35);
+        g,
+        session.work().get().place().label(),
+        x - 1.2 * text() * Math.sin(angle),
+        y + text() * (0.35 + (measured ? 0.9 : 0)));
   }
 
   /** What is seen in words, for the line under the drawing. */
@@ -458,7 +461,15 @@ public final class RoomView extends DrawnRegion {
     lines.add(
         seen.back().isEmpty() ? session.say("room.noWall") : back(seen.back().get(direction)));
     seen.gain()
-        .ifPresent(g -> lines.add(words.text("room.gain", "gain", UnitSystem.fixed(100 * g, 2))));
+        .ifPresent(
+            g ->
+                lines.add(
+                    words.text(
+                        "room.gain",
+                        "step",
+                        words.figure(Dimension.LENGTH, RoomAtLift.STEP_MM),
+                        "gain",
+                        UnitSystem.fixed(100 * g, 2))));
     lines.add(session.say("room.basis"));
     return lines;
   }
@@ -521,8 +532,12 @@ public final class RoomView extends DrawnRegion {
     g.strokeLine(x, y(0), x, y);
     g.setLineDashes();
     g.strokeLine(x - tick, y, x + tick, y);
-    boxed(g, number(room.alongMm()), (x(0) + x) / 2, y(0), colours);
-    boxed(g, number(room.acrossMm()), x, (y(0) + y) / 2, colours);
+    String along = number(room.alongMm());
+    String across = number(room.acrossMm());
+    double up = room.acrossMm() < 0 ? -1 : 1;
+    double left = room.alongMm() < 0 ? -1 : 1;
+    boxed(g, along, (x(0) + x) / 2, y(0) + up * 0.85 * text(), colours);
+    boxed(g, across, x + left * (0.3 * across.length() + 0.5) * text(), (y(0) + y) / 2, colours);
   }
 
   private String number(double mm) {

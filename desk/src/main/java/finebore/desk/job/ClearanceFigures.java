@@ -5,21 +5,21 @@ import finebore.desk.session.JobSession;
 import finebore.job.Figures;
 import finebore.job.Group;
 import finebore.job.Job;
-import finebore.job.PistonSide;
-import finebore.job.Pistons;
 import finebore.job.Port;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.VBox;
 
-/** What clearances over the crank are reckoned from; folded away while nothing of it is known. */
+/** What clearances over the crank are reckoned from; folded away until it is asked for. */
 final class ClearanceFigures extends VBox {
 
   private static final int COLUMNS = 4;
 
   private final JobSession session;
   private final ToggleButton opener = new ToggleButton();
-  private boolean wasKnown;
 
   ClearanceFigures(JobSession session) {
     super(6);
@@ -41,25 +41,28 @@ final class ClearanceFigures extends VBox {
                   (j, g) -> j.withGroup(port, g)));
       fields.getChildren().addAll(heading, grid);
     }
-    opener.setText(session.say("job.clearances"));
     opener.setId("clearance-figures-open");
     fields.visibleProperty().bind(opener.selectedProperty());
     fields.managedProperty().bind(fields.visibleProperty());
     getChildren().addAll(opener, fields);
-    session.work().addListener((o, was, is) -> open());
-    open();
+    session.work().addListener((o, was, is) -> count());
+    count();
   }
 
-  /** Opens when there is something to see, and leaves it to the user then. */
-  private void open() {
+  /** Says how much of it is there while it is folded away. */
+  private void count() {
     Job job = session.job();
-    boolean known =
-        !job.engine().pistons().equals(Pistons.UNKNOWN)
-            || !job.intake().pistonSide().equals(PistonSide.UNKNOWN)
-            || !job.exhaust().pistonSide().equals(PistonSide.UNKNOWN);
-    if (known && !wasKnown) {
-      opener.setSelected(true);
+    List<OptionalDouble> all = new ArrayList<>();
+    Figures.PISTONS.forEach(s -> all.add(s.of(job.engine())));
+    for (Port port : Port.values()) {
+      Group.PISTON_SIDE.forEach(s -> all.add(s.of(job.group(port))));
     }
-    wasKnown = known;
+    opener.setText(
+        session.say(
+            "job.clearances",
+            "known",
+            all.stream().filter(OptionalDouble::isPresent).count(),
+            "all",
+            all.size()));
   }
 }

@@ -154,7 +154,7 @@ final class ClearanceChart extends DrawnRegion {
           g,
           work.words().text("clearance.wantedLine"),
           piston ? left + 4 : right - 4,
-          y - 0.6 * text(),
+          y + (piston ? -0.6 : 0.65) * text(),
           colour,
           piston ? TextAlignment.LEFT : TextAlignment.RIGHT);
     }
@@ -181,7 +181,7 @@ final class ClearanceChart extends DrawnRegion {
     boolean toRight = at.crankDeg() >= 0;
     say(
         g,
-        work.units().lengthNumber(at.mm()),
+        work.units().shortLength(at.mm()),
         x + (toRight ? 10 : -10),
         y + 0.9 * text(),
         colour,

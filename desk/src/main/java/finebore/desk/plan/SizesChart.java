@@ -287,8 +287,8 @@ final class SizesChart extends DrawnRegion {
         double at = yields ? top + 6 : bottom - 6;
         turned(g, name, x(a.intake()) - 0.65 * text(), at, -90, colour, align);
       } else if (limit.perIntake() == 0) {
-        double at = yields ? right - 6 : left + 6;
-        say(g, name, at, y(a.exhaust()) - 0.65 * text(), colour, align);
+        double beside = (yields ? 0.65 : -0.65) * text();
+        say(g, name, left + 6, y(a.exhaust()) + beside, colour, TextAlignment.LEFT);
       } else {
         double way = yields ? 0.97 : 0.08;
         double px = x(a.intake() + way * (b.intake() - a.intake()));
@@ -360,8 +360,13 @@ final class SizesChart extends DrawnRegion {
         g.strokeLine(x - 3, y - 3, x + 3, y + 3);
         g.strokeLine(x - 3, y + 3, x + 3, y - 3);
       }
-      name(g, shown.orElseThrow().units().shortLength(head), x, y, intake, colours);
+      name(g, size(head), x, y, intake, colours);
     }
+  }
+
+  private String size(double headMm) {
+    UnitSystem units = shown.orElseThrow().units();
+    return units == UnitSystem.METRIC ? units.lengthNumber(headMm) : units.shortLength(headMm);
   }
 
   /** The size of a dot, where it does not run into the one before. */
@@ -378,7 +383,7 @@ final class SizesChart extends DrawnRegion {
           g,
           size,
           intake ? x : x - 1.1 * text(),
-          intake ? y + 1.2 * text() : y,
+          intake ? y - 1.15 * text() : y,
           colours.text(),
           intake ? TextAlignment.CENTER : TextAlignment.RIGHT);
     }
@@ -396,7 +401,7 @@ final class SizesChart extends DrawnRegion {
         g,
         shown.orElseThrow().words().text("sizes.pair"),
         x - 14,
-        y - 1.3 * text(),
+        y + 1.3 * text(),
         colours.blue(),
         TextAlignment.RIGHT);
   }
