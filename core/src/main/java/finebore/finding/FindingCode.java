@@ -45,6 +45,7 @@ public enum FindingCode implements Coded {
   GUIDE_WORN("guideWorn"),
   PLACES_DISAGREE("placesDisagree"),
   VALVE_PAST_FIRE_RING("valvePastFireRing"),
+  OUTSIDE_OUTLINE("outsideOutline"),
   THIN_WALL("thinWall"),
   // What cannot be.
   THROAT_WITHIN_STEM("throatWithinStem"),

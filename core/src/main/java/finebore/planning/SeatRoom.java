@@ -117,6 +117,11 @@ public final class SeatRoom {
     return ChamberWall.of(fromAxis, depthMm(job, place));
   }
 
+  /** Whether a seat's valve lies within the outline that was traced of its chamber. */
+  public static boolean isWithinOutline(Job job, SeatPlace place) {
+    return bare(job, place).flatMap(b -> traced(job, place, b)).isPresent();
+  }
+
   /** Height of a head's edge while it is shut, near enough: that of its seat as found, mm. */
   public static double shutMm(Job job, SeatPlace place) {
     return -job.foundSeat(place).seat().depthMm();

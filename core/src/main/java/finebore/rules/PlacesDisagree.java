@@ -10,6 +10,7 @@ import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.planning.SeatRoom;
 import finebore.practice.Finding;
+import finebore.room.Around;
 import finebore.room.Room;
 import java.util.ArrayList;
 import java.util.List;
@@ -52,6 +53,7 @@ final class PlacesDisagree implements HeadRule {
                       Measure.AXIS_ALONG,
                       job.engine().valveSpacingMm().orElseThrow(),
                       apart));
+      outline(found, job, place, room.get(), edge);
       double past = fromBore + edge - job.layout().fireRingMm() / 2;
       if (past > 0) {
         found.add(
@@ -66,6 +68,35 @@ final class PlacesDisagree implements HeadRule {
       }
     }
     return found;
+  }
+
+  /** A chamber that was traced, against where the valve lies and the gaps that were read. */
+  private static void outline(
+      List<Finding> found, Job job, SeatPlace place, Room room, double edge) {
+    if (job.head().chamber(place.cylinder()).isEmpty()) {
+      return;
+    }
+    if (!SeatRoom.isWithinOutline(job, place)) {
+      found.add(
+          Finding.of(
+              FindingCode.OUTSIDE_OUTLINE,
+              place.label(),
+              Subject.measure(Measure.AXIS_ALONG),
+              Severity.FAULT,
+              Basis.READINGS));
+      return;
+    }
+    double shut = SeatRoom.shutMm(job, place);
+    for (int k = 0; k < Measure.CHAMBER_WALL.size(); k++) {
+      Measure measure = Measure.CHAMBER_WALL.get(k);
+      OptionalDouble gap = job.head().readingsOf(place.label()).value(measure);
+      int direction = k * Around.DIRECTIONS / Measure.CHAMBER_WALL.size();
+      if (gap.isPresent() && room.chamber().isPresent()) {
+        double follows =
+            room.chamber().get().atMm(direction) - room.asideMm(direction, shut) - edge;
+        disagree(found, place, measure, gap.getAsDouble(), follows);
+      }
+    }
   }
 
   /** From an intake to its only exhaust at the head face, where one distance is said of both. */

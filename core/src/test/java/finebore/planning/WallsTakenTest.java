@@ -187,6 +187,28 @@ class WallsTakenTest {
   }
 
   @Test
+  void aValveOutsideItsOutlineAndGapsThatDoNotFitItAreNamed() {
+    Job job = job();
+    Job traced = job.withHead(job.head().withChamber(1, Optional.of(circle(-20, 22.5, 720))));
+    assertThat(ofPlaces(traced)).isEmpty();
+    // The gap of 1.5 against one of 1.99, and of 2.01.
+    Job near = job.withHead(job.head().withChamber(1, Optional.of(circle(-20, 22.99, 720))));
+    assertThat(ofPlaces(near)).isEmpty();
+    Job off = job.withHead(job.head().withChamber(1, Optional.of(circle(-20, 23.02, 720))));
+    assertThat(ofPlaces(off)).hasSize(24).containsOnly(FindingCode.PLACES_DISAGREE);
+    Job outside = job.withHead(job.head().withChamber(1, Optional.of(circle(30, 10, 24))));
+    assertThat(ofPlaces(outside)).containsExactly(FindingCode.OUTSIDE_OUTLINE);
+  }
+
+  private static List<FindingCode> ofPlaces(Job job) {
+    return finebore.rules.HeadFindings.of(job, Samples.practice()).stream()
+        .filter(f -> f.seat().equals("I1"))
+        .map(Finding::code)
+        .filter(c -> c == FindingCode.PLACES_DISAGREE || c == FindingCode.OUTSIDE_OUTLINE)
+        .toList();
+  }
+
+  @Test
   void anOutlineThatCannotBeSaysWhy() {
     Corner a = new Corner(0, 0);
     Corner b = new Corner(10, 0);

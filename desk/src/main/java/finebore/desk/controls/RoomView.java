@@ -5,8 +5,6 @@ import finebore.desk.session.SeatView;
 import finebore.desk.theme.Palette;
 import finebore.desk.theme.Theme;
 import finebore.drawing.Scribe;
-import finebore.found.Measure;
-import finebore.found.SeatReadings;
 import finebore.planning.RoomAtLift;
 import finebore.room.Around;
 import finebore.room.Room;
@@ -24,7 +22,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.function.ToDoubleFunction;
@@ -58,21 +55,11 @@ public final class RoomView extends DrawnRegion {
   private final boolean measured;
   private final Supplier<Palette> palette;
   private final Supplier<Double> textScale;
+  private final RoomHand hand;
   private Runnable looked = () -> {};
 
   /** The direction that was pointed at; below 0 the tightest, until one is. */
   private int pointed = -1;
-
-  /** What the mouse holds. */
-  private enum Held {
-    NOTHING,
-    VALVE,
-    WALL
-  }
-
-  private Held held = Held.NOTHING;
-  private double heldAlong;
-  private double heldAcross;
 
   private double scale;
   private double left;
@@ -97,6 +84,7 @@ public final class RoomView extends DrawnRegion {
     super(id, session.say("room.name"));
     this.of = of;
     this.measured = measured;
+    this.hand = new RoomHand(session, measured);
     this.session = session;
     this.lift = lift;
     this.palette = palette;
@@ -108,12 +96,7 @@ public final class RoomView extends DrawnRegion {
     addEventHandler(MouseEvent.MOUSE_MOVED, this::point);
     addEventHandler(MouseEvent.MOUSE_PRESSED, this::press);
     addEventHandler(MouseEvent.MOUSE_DRAGGED, this::drag);
-    addEventHandler(
-        MouseEvent.MOUSE_RELEASED,
-        e -> {
-          held = Held.NOTHING;
-          session.endGesture();
-        });
+    addEventHandler(MouseEvent.MOUSE_RELEASED, e -> hand.release());
     addEventHandler(KeyEvent.KEY_PRESSED, this::key);
   }
 
@@ -132,64 +115,26 @@ public final class RoomView extends DrawnRegion {
             });
   }
 
-  /** What is held is told where it is pressed: the valve at Found, its wall in a plan. */
   private void press(MouseEvent e) {
     requestFocus();
-    held = Held.NOTHING;
-    Optional<Room> room = room();
-    if (room.isEmpty() || shown().seated().isEmpty()) {
-      return;
-    }
-    double out = Math.hypot(along(e) - room.get().alongMm(), across(e) - room.get().acrossMm());
-    double head = shown().pairing().valve().headDiameterMm() / 2;
-    if (measured && out < head) {
-      held = Held.VALVE;
-      heldAlong = room.get().alongMm() - along(e);
-      heldAcross = room.get().acrossMm() - across(e);
-    } else if (!measured && room.get().chamber().isPresent() && out > head) {
-      held = Held.WALL;
+    if (room().isPresent() && shown().seated().isPresent()) {
+      hand.press(
+          room().get(),
+          scale().along(e.getX()),
+          scale().across(e.getY()),
+          shown().pairing().valve().headDiameterMm() / 2);
     }
   }
 
   private void drag(MouseEvent e) {
-    Optional<Room> room = room();
-    if (room.isEmpty()) {
-      return;
-    }
-    if (held == Held.VALVE) {
-      String seat = session.seat().get().label();
-      double along = tenth(along(e) + heldAlong);
-      double across = tenth(across(e) + heldAcross);
-      session.edit(
-          "drag-valve",
-          job ->
-              job.withHead(
-                  job.head()
-                      .withReading(seat, Measure.AXIS_ALONG, OptionalDouble.of(along))
-                      .withReading(seat, Measure.AXIS_ACROSS, OptionalDouble.of(across))));
-    } else if (held == Held.WALL) {
+    if (hand.holdsWall()) {
       point(e);
-      double x = along(e) - room.get().alongMm();
-      double y = across(e) - room.get().acrossMm();
-      double hour = Math.toDegrees(Math.atan2(x, y)) / 30;
-      double wall = Math.hypot(x, y);
-      session.editPlan(
-          "drag-wall",
-          plan -> WallDrag.on(plan, session.job(), room.get(), hour < 0 ? hour + 12 : hour, wall));
     }
+    room().ifPresent(r -> hand.drag(r, scale().along(e.getX()), scale().across(e.getY())));
   }
 
-  /** As fine as a hand on a screen. */
-  private static double tenth(double mm) {
-    return Math.round(10 * mm) / 10.0;
-  }
-
-  private double along(MouseEvent e) {
-    return (e.getX() - left) / scale;
-  }
-
-  private double across(MouseEvent e) {
-    return (top - e.getY()) / scale;
+  private RoomScale scale() {
+    return new RoomScale(scale, left, top);
   }
 
   private void key(KeyEvent e) {
@@ -295,8 +240,9 @@ public final class RoomView extends DrawnRegion {
     ring(g, room, seen, colours);
     pointer(g, room, seen, colours);
     if (measured) {
-      gaps(g, room, colours);
-      places(g, room, colours);
+      String seat = session.work().get().place().label();
+      new MeasuredMarks(g, colours, text(), scale(), session.units())
+          .draw(session.job().head().readingsOf(seat), room);
     }
     say(
         g,
@@ -495,60 +441,6 @@ public final class RoomView extends DrawnRegion {
             words.figure(Dimension.LENGTH, wall.takeMm()),
             "limit",
             words.figure(Dimension.LENGTH, wall.limitMm()));
-  }
-
-  /** What was read, by the wall it was read to. */
-  private void gaps(GraphicsContext g, Room room, Palette colours) {
-    SeatReadings readings = session.job().head().readingsOf(session.work().get().place().label());
-    for (int k = 0; k < Measure.CHAMBER_WALL.size(); k++) {
-      OptionalDouble gap = readings.value(Measure.CHAMBER_WALL.get(k));
-      if (gap.isEmpty() || room.chamber().isEmpty()) {
-        continue;
-      }
-      int direction = k * Around.DIRECTIONS / Measure.CHAMBER_WALL.size();
-      double angle = Around.angleRad(direction);
-      double from = room.chamber().get().atMm(direction) * scale + 1.3 * text();
-      String words = session.units().lengthNumber(gap.getAsDouble());
-      double at = x(room.alongMm()) + from * Math.sin(angle);
-      double y = y(room.acrossMm()) - from * Math.cos(angle);
-      double wide = 0.55 * words.length() * text();
-      g.setFill(colours.paper());
-      g.fillRect(at - wide / 2 - 2, y - 0.65 * text(), wide + 4, 1.3 * text());
-      say(g, words, at, y, colours.text(), TextAlignment.CENTER);
-    }
-  }
-
-  /** How far the axis lies from the bore's centre, along and across, as a drawing has it. */
-  private void places(GraphicsContext g, Room room, Palette colours) {
-    double x = x(room.alongMm());
-    double y = y(room.acrossMm());
-    g.setStroke(colours.blue());
-    g.setLineWidth(1);
-    double tick = 4;
-    g.strokeLine(x(0) - tick, y(0), x(0) + tick, y(0));
-    g.strokeLine(x(0), y(0) - tick, x(0), y(0) + tick);
-    g.setLineDashes(4, 3);
-    g.strokeLine(x(0), y(0), x, y(0));
-    g.strokeLine(x, y(0), x, y);
-    g.setLineDashes();
-    g.strokeLine(x - tick, y, x + tick, y);
-    String along = number(room.alongMm());
-    String across = number(room.acrossMm());
-    double up = room.acrossMm() < 0 ? -1 : 1;
-    double left = room.alongMm() < 0 ? -1 : 1;
-    boxed(g, along, (x(0) + x) / 2, y(0) + up * 0.85 * text(), colours);
-    boxed(g, across, x + left * (0.3 * across.length() + 0.5) * text(), (y(0) + y) / 2, colours);
-  }
-
-  private String number(double mm) {
-    return (mm < 0 ? "\u2212" : "") + session.units().lengthNumber(Math.abs(mm));
-  }
-
-  private void boxed(GraphicsContext g, String words, double x, double y, Palette colours) {
-    double wide = 0.55 * words.length() * text();
-    g.setFill(colours.paper());
-    g.fillRect(x - wide / 2 - 2, y - 0.65 * text(), wide + 4, 1.3 * text());
-    say(g, words, x, y, colours.blue(), TextAlignment.CENTER);
   }
 
   private void say(
