@@ -13,6 +13,9 @@ import java.util.Optional;
 /** A planned seat carried over to a head of another size. */
 final class Resized {
 
+  /** A cut that goes less across than this is upright, mm. */
+  private static final double UPRIGHT_MM = 1e-9;
+
   private Resized() {}
 
   /**
@@ -58,7 +61,7 @@ final class Resized {
     List<Element> elements = new ArrayList<>(seat.stack().elements());
     if (elements.size() - 1 > seat.stack().sealingElement()
         && elements.getLast() instanceof Cut last
-        && last.projectedMm() > 0) {
+        && last.projectedMm() > UPRIGHT_MM) {
       double each = last.projectedMm() / last.widthMm();
       elements.set(elements.size() - 1, new Cut(last.angleDeg(), last.widthMm() + acrossMm / each));
       return seat.withCuts(elements, seat.stack().sealingElement());

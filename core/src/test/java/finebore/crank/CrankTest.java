@@ -117,6 +117,15 @@ class CrankTest {
     assertThat(motion.liftMm(108 - 131)).isZero();
     assertThat(motion.liftMm(108 + 720)).isCloseTo(9.75, within(1e-12));
     assertThat(motion.liftMm(80)).isCloseTo(motion.liftMm(136), within(1e-12));
+    // The exhaust's turn ends in the one before; two turns make a cycle.
+    ValveMotion exhaust = new ValveMotion(new CamLift(10, 260), -108, 0);
+    assertThat(exhaust.liftMm(-108)).isCloseTo(10, within(1e-12));
+    assertThat(exhaust.liftMm(612)).isCloseTo(10, within(1e-12));
+    assertThat(exhaust.liftMm(252)).isZero();
+    assertThat(exhaust.liftMm(21)).isPositive();
+    assertThat(exhaust.liftMm(23)).isZero();
+    assertThat(exhaust.liftMm(-239)).isZero();
+    assertThat(new ValveMotion(new CamLift(10, 260), 108, 0.5).liftMm(-20)).isZero();
   }
 
   @Test

@@ -7,20 +7,27 @@ import static org.assertj.core.api.Assertions.within;
 import finebore.Samples;
 import finebore.code.RuleViolation;
 import finebore.finding.Basis;
+import finebore.flow.InSeries;
 import finebore.found.Measure;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.HeadLayout;
 import finebore.job.Job;
 import finebore.job.Port;
 import finebore.planning.AirDemand;
+import finebore.planning.PlanStudy;
+import finebore.planning.PortRatio;
+import finebore.planning.SeatInSeries;
 import finebore.practice.Practice;
 import finebore.practice.Range;
+import finebore.seat.Seat;
 import finebore.sizes.ShelfFit.RingNeed;
 import finebore.sizes.SizeLimit.Kind;
 import finebore.sizes.SizeLimit.Known;
 import finebore.study.ReadingKind;
 import finebore.units.Unit;
+import finebore.valve.Pairing;
 import finebore.valve.Valve;
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
@@ -215,5 +222,192 @@ class SizesTest {
         .isCloseTo(times * curve.camMean(JOB.intake().cam()), within(1e-12));
     Job none = JOB.withEngine(JOB.engine().withTargetHp(OptionalDouble.empty()));
     assertThat(FlowWanted.of(none, curve)).isEmpty();
+  }
+
+  /** Outside 41.25 to 43.25; 45, 60 and 75 of 1.2, 1.4 and 1.5 reach 1.9367 in. */
+  @Test
+  void cutsMoveOutWithTheHeadAndTheLastOneMeetsTheThroatAsBefore() {
+    Pairing planned = Samples.pairing();
+    Valve valve = planned.valve().withHeadDiameterMm(44);
+    double throat = planned.seat().throatDiameterMm();
+    Seat same = Resized.of(planned, valve, throat).orElseThrow().seat();
+    assertThat(same.outsideDiameterMm()).isCloseTo(43.25, within(1e-12));
+    double reach = 1.2 * Math.cos(Math.PI / 4) + 1.4 * 0.5 + 1.5 * Math.cos(Math.toRadians(75));
+    double further = (43.25 - throat) / 2 - reach;
+    assertThat(same.cuts().getLast().widthMm())
+        .isCloseTo(1.5 + further / Math.cos(Math.toRadians(75)), within(1e-9));
+    assertThat(same.cuts().subList(0, 3)).isEqualTo(planned.seat().cuts().subList(0, 3));
+    assertThat(same.bowlDiameterMm()).isEqualTo(planned.seat().bowlDiameterMm());
+    Seat opened = Resized.of(planned, valve, throat + 1.7).orElseThrow().seat();
+    assertThat(opened.bowlDiameterMm())
+        .isCloseTo(planned.seat().bowlDiameterMm() + 1.7, within(1e-12));
+    assertThat(opened.cuts().getLast().widthMm()).isLessThan(same.cuts().getLast().widthMm());
+    // The other way nothing is made narrower.
+    Seat smaller = Resized.of(planned, valve.withHeadDiameterMm(41), throat).orElseThrow().seat();
+    assertThat(smaller.cuts()).isEqualTo(planned.seat().cuts());
+    // An upright last cut has no way across to grow by.
+    Pairing sharp = planned.withSeat(Samples.oneSharpAngle());
+    assertThat(
+            Resized.of(sharp, valve, sharp.seat().throatDiameterMm()).orElseThrow().seat().cuts())
+        .isEqualTo(sharp.seat().cuts());
+    assertThat(Resized.of(planned, valve, 60)).isEmpty();
+  }
+
+  @Test
+  void ringsNeedTheirWallsAndABridge() {
+    Practice walls = keeping(ReadingKind.RING_WALL, 1.5);
+    // Each seat lies 0.75 inside its head, its ring 3 outside the seat.
+    assertThat(limit(SizeRoom.of(JOB, 1, walls), Kind.RINGS, "I1, E1").mostMm())
+        .isCloseTo(44 - 2.25, within(1e-9));
+    Practice both =
+        walls
+            .with(Port.INTAKE, ReadingKind.BRIDGE, Optional.of(Range.of(0.4, 9, Basis.GEOMETRY)))
+            .with(Port.EXHAUST, ReadingKind.BRIDGE, Optional.of(Range.of(0.3, 9, Basis.GEOMETRY)));
+    SizeLimit rings = limit(SizeRoom.of(JOB, 1, both), Kind.RINGS, "I1, E1");
+    assertThat(rings.mostMm()).isCloseTo(44 - 2.25 - 0.4, within(1e-9));
+    assertThat(rings.kind().yields()).isTrue();
+    assertThat(rings.message().code()).isEqualTo("sizeLimit.rings");
+    assertThat(rings.kind().code()).isEqualTo("sizeLimit.rings");
+  }
+
+  /** One that leans toward the other is nearest fully open, the other still shut. */
+  @Test
+  void neighboursAreHeldWhereTheyComeNearest() {
+    Job leaning = read(placed(), "I1", Measure.LEAN_ACROSS, 15);
+    double depth = leaning.foundSeat(I1).seat().depthMm();
+    double open = -21 + (10.5 - depth) * Math.tan(Math.toRadians(15));
+    assertThat(limit(SizeRoom.of(leaning, 1, PRACTICE), Kind.NEIGHBOUR, "I1, E1").mostMm())
+        .isCloseTo(22 - open, within(1e-9));
+    Job away = read(placed(), "I1", Measure.LEAN_ACROSS, -15);
+    double shut = -21 + depth * Math.tan(Math.toRadians(15));
+    assertThat(limit(SizeRoom.of(away, 1, PRACTICE), Kind.NEIGHBOUR, "I1, E1").mostMm())
+        .isCloseTo(22 - shut, within(1e-9));
+  }
+
+  private static Job twoIntakes() {
+    Job job = JOB.withEngine(JOB.engine().withIntakesPerCylinder(2).withCylinders(2));
+    for (int c = 1; c <= 2; c++) {
+      job =
+          read(
+              read(job, "I" + c + "a", Measure.AXIS_ALONG, c == 1 ? -17 : -16),
+              "I" + c + "a",
+              Measure.AXIS_ACROSS,
+              -14);
+      job =
+          read(
+              read(job, "I" + c + "b", Measure.AXIS_ALONG, 18),
+              "I" + c + "b",
+              Measure.AXIS_ACROSS,
+              -14);
+      job = read(read(job, "E" + c, Measure.AXIS_ALONG, 0), "E" + c, Measure.AXIS_ACROSS, 21);
+    }
+    var found = job.intake().found();
+    return job.withIntake(
+        job.intake().withFound(small(found)).withPlanned(small(job.intake().planned())));
+  }
+
+  private static Pairing small(Pairing pairing) {
+    return new Pairing(
+        pairing.seat().withThroatDiameter(28).withOutsideDiameterMm(31.4).withBowl(28, 20),
+        pairing.valve().withHeadDiameterMm(32));
+  }
+
+  @Test
+  void twoOfAKindHoldEachOtherAndTheTightestCylinderIsNamed() {
+    Job job = twoIntakes();
+    SizeLimit pair = limit(SizeRoom.of(job, 1, PRACTICE), Kind.NEIGHBOUR, "I1a, I1b");
+    assertThat(pair.perIntake()).isEqualTo(1);
+    assertThat(pair.perExhaust()).isZero();
+    assertThat(pair.mostMm()).isCloseTo(35, within(1e-9));
+    SeatPlace seat = job.engine().seats().getFirst();
+    var study =
+        PlanStudy.of(
+            job,
+            seat,
+            job.planOf(seat),
+            PlanStudy.asFound(job, seat, finebore.flow.Calibration.UNCALIBRATED));
+    SizeStudy sizes =
+        SizeStudy.of(study, PRACTICE, List.of(shelf(35, 7, 110), shelf(32.5, 7, 110), exhaust()));
+    assertThat(sizes.shelf().stream().map(v -> v.fit().valve().headMm()))
+        .containsExactly(32.5, 35.0);
+    assertThat(sizes.intakeMm()).isEqualTo(32);
+    assertThat(sizes.exhaustMm()).isEqualTo(42);
+    assertThat(sizes.areaRatio(job)).isCloseTo(42.0 * 42 / (2 * 32 * 32), within(1e-12));
+    assertThat(sizes.largestIntake().orElseThrow().by().message().terms().toString())
+        .contains("I1");
+    assertThat(sizes.tighter().orElseThrow().cylinder()).isEqualTo(2);
+    assertThat(sizes.wanted()).isPresent();
+    assertThat(sizes.machIndex()).isPresent();
+    assertThat(sizes.next().orElseThrow().headMm()).isEqualTo(33);
+    // Of each slope one that holds and one that yields, the nearest.
+    assertThat(sizes.limits()).hasSizeLessThanOrEqualTo(6);
+    assertThat(sizes.limits())
+        .allSatisfy(
+            shown ->
+                assertThat(sizes.room().limits())
+                    .filteredOn(
+                        l ->
+                            l.perIntake() == shown.perIntake()
+                                && l.kind().yields() == shown.kind().yields())
+                    .allMatch(l -> l.leftMm(32, 42) >= shown.leftMm(32, 42)));
+    SeatPlace out = job.seats(Port.EXHAUST).getFirst();
+    SizeStudy other =
+        SizeStudy.of(
+            PlanStudy.of(
+                job,
+                out,
+                job.planOf(out),
+                PlanStudy.asFound(job, out, finebore.flow.Calibration.UNCALIBRATED)),
+            PRACTICE,
+            List.of(exhaust()));
+    assertThat(other.wanted()).isEmpty();
+    assertThat(other.machIndex()).isEmpty();
+    assertThat(other.shelf()).hasSize(1);
+  }
+
+  private static ShelfValve exhaust() {
+    return new ShelfValve("out", Port.EXHAUST, Samples.plainValve(), 110, 20);
+  }
+
+  @Test
+  void aRingThatWouldBeTooThinIsNeededAnew() {
+    Practice walls = keeping(ReadingKind.RING_WALL, 1.5);
+    for (String seat : new String[] {"I1"}) {
+      // A 43 head has its seat at 42.25: walls of 1.475 and 1.525.
+      Job thin = read(read(JOB, seat, Measure.RING_OUTSIDE, 45.2), seat, Measure.RING_DEPTH, 18);
+      Job good = read(read(JOB, seat, Measure.RING_OUTSIDE, 45.3), seat, Measure.RING_DEPTH, 18);
+      SizeRoom room = SizeRoom.of(JOB, 1, walls);
+      assertThat(ShelfFit.of(thin, I1, room, walls, shelf(43, 7, 110)).ring())
+          .isEqualTo(RingNeed.RING_TOO_THIN);
+      assertThat(ShelfFit.of(good, I1, room, walls, shelf(43, 7, 110)).ring())
+          .isEqualTo(RingNeed.NONE);
+    }
+  }
+
+  @Test
+  void whatStandsInSeriesIsAtTheJobsDepression() {
+    Job job = read(read(JOB, "I1", Measure.MANIFOLD_FLOW, 0.08), "I1", Measure.THROTTLE_FLOW, 0.1);
+    var curve = Samples.found(job).curve().orElseThrow();
+    SeatInSeries at28 = SeatInSeries.of(job, I1, curve);
+    assertThat(at28.lifts()).hasSize(curve.points().size());
+    InSeries high = at28.lifts().getLast().series();
+    assertThat(high.passages())
+        .extracting(InSeries.Passage::part)
+        .containsExactly(InSeries.Part.PORT, InSeries.Part.MANIFOLD, InSeries.Part.THROTTLE);
+    assertThat(high.passages().get(1).aloneM3s()).isCloseTo(0.08, within(1e-9));
+    assertThat(high.passages().getFirst().aloneM3s()).isEqualTo(curve.points().getLast().flowM3s());
+    // At a quarter of the depression half of it flows.
+    Job quarter = job.withTest(job.test().withDepressionPa(7 * 249.08891));
+    assertThat(SeatInSeries.measured(quarter, I1).getFirst().aloneM3s())
+        .isCloseTo(0.04, within(1e-9));
+    assertThat(SeatInSeries.measured(JOB, I1)).isEmpty();
+    assertThat(InSeries.Part.THROTTLE.code()).isEqualTo("series.throttle");
+    assertThat(PortRatio.of(JOB.engine(), curve, curve)).allMatch(r -> r.share() == 1);
+    assertThat(
+            PortRatio.of(
+                    JOB.engine().withExhaustsPerCylinder(2).withIntakesPerCylinder(3), curve, curve)
+                .getFirst()
+                .share())
+        .isCloseTo(2.0 / 3, within(1e-12));
   }
 }
