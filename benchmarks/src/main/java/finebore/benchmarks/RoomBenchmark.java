@@ -2,10 +2,17 @@ package finebore.benchmarks;
 
 import finebore.flow.Gate;
 import finebore.formats.JobFile;
+import finebore.formats.PracticeFiles;
+import finebore.formats.ShelfFile;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
+import finebore.planning.CutStudy;
 import finebore.planning.PlanStudy;
+import finebore.planning.SeatClearance;
+import finebore.practice.Practice;
 import finebore.room.Shroud;
+import finebore.sizes.ShelfValve;
+import finebore.sizes.SizeStudy;
 import finebore.study.SeatStudy;
 import java.util.ArrayList;
 import java.util.List;
@@ -34,6 +41,14 @@ public class RoomBenchmark {
   private final SeatPlace seat = job.engine().seats().getFirst();
   private final SeatStudy study =
       PlanStudy.asFound(job, seat, finebore.flow.Calibration.UNCALIBRATED);
+  private final PlanStudy plan = PlanStudy.of(job, seat, job.planOf(seat), study);
+  private final CutStudy cut = plan.cut();
+  private final Practice practice =
+      PracticeFiles.all().stream()
+          .filter(p -> p.id().equals(job.practice()))
+          .findFirst()
+          .orElseThrow();
+  private final List<ShelfValve> shelf = ShelfFile.shipped();
   private final double[] lifts = IntStream.rangeClosed(1, 16).mapToDouble(k -> 0.7 * k).toArray();
 
   /** Gates included. */
@@ -45,5 +60,17 @@ public class RoomBenchmark {
       all.add(study.fit().shroud(gate, lift, study.setting()).orElseThrow());
     }
     return all;
+  }
+
+  /** Valve to piston and to the other valves over the crank, found and planned, with its steps. */
+  @Benchmark
+  public List<SeatClearance> clearances() {
+    return SeatClearance.of(cut);
+  }
+
+  /** What fits, the next size, and sixteen valves of the shelf brought in and estimated. */
+  @Benchmark
+  public SizeStudy sizes() {
+    return SizeStudy.of(plan, practice, shelf);
   }
 }
