@@ -29,6 +29,7 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.scene.text.TextAlignment;
 
 /**
  * The port looked at with what stands before or behind it: what all of it flows, which part holds
@@ -92,6 +93,8 @@ final class SeriesPane extends VBox {
     for (int k = 0; k < heads.size(); k++) {
       Label head = new Label(heads.get(k));
       head.getStyleClass().addAll("small", "muted");
+      head.setMinWidth(Region.USE_PREF_SIZE);
+      head.setTextAlignment(TextAlignment.RIGHT);
       GridPane.setHalignment(head, HPos.RIGHT);
       table.add(head, k, 0);
     }
@@ -125,6 +128,7 @@ final class SeriesPane extends VBox {
     for (int k = 0; k < cells.size(); k++) {
       Label cell = new Label(cells.get(k));
       cell.getStyleClass().add("figure");
+      cell.setMinWidth(Region.USE_PREF_SIZE);
       cell.setId("series-" + row + "-" + k);
       GridPane.setHalignment(cell, HPos.RIGHT);
       table.add(cell, k, row);
