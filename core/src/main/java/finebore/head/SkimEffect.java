@@ -52,8 +52,7 @@ public record SkimEffect(
         || found.getAsDouble() - planned.getAsDouble() < SAME) {
       return Optional.empty();
     }
-    double bore = job.engine().boreMm();
-    double swept = Math.PI / 4 * bore * bore * job.engine().strokeMm();
+    double swept = job.engine().sweptMm3();
     double grown = swept / (planned.getAsDouble() - 1) - swept / (found.getAsDouble() - 1);
     double skim = grown / mouth.getAsDouble();
     Head head = job.head();

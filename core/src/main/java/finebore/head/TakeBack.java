@@ -93,8 +93,7 @@ public record TakeBack(
             ? (after.getAsDouble() - now.getAsDouble()) * depth
             : 0;
     OptionalDouble ratio = job.head().compressionRatio();
-    double bore = job.engine().boreMm();
-    double swept = Math.PI / 4 * bore * bore * job.engine().strokeMm();
+    double swept = job.engine().sweptMm3();
     OptionalDouble ratioAfter =
         ratio.isPresent()
             ? OptionalDouble.of(1 + swept / (swept / (ratio.getAsDouble() - 1) + volume))

@@ -66,6 +66,11 @@ public record Engine(
         Pistons.UNKNOWN);
   }
 
+  /** Swept volume of one cylinder, mm3. */
+  public double sweptMm3() {
+    return Math.PI / 4 * boreMm * boreMm * strokeMm;
+  }
+
   public int valvesPerCylinder(Port port) {
     return port == Port.INTAKE ? intakesPerCylinder : exhaustsPerCylinder;
   }

@@ -25,8 +25,7 @@ final class CompressionRatio {
    */
   static OptionalDouble of(Job job, SeatPlace place, double ownChangeMm3, double strangersMm3) {
     double ratio = job.head().compressionRatio().getAsDouble();
-    double bore = job.engine().boreMm();
-    double swept = Math.PI / 4 * bore * bore * job.engine().strokeMm();
+    double swept = job.engine().sweptMm3();
     double space = swept / (ratio - 1);
     List<SeatPlace> alike = job.alike(place);
     double change =

@@ -182,11 +182,16 @@ public record SeatClearance(
 
   /** What of it counts, mm. */
   static OptionalDouble decidingToValve(CutStudy cut) {
-    return valves(cut).stream()
-        .filter(from -> from.after(cut).flatMap(from::least).isPresent())
-        .min(Comparator.comparingDouble(from -> from.after(cut).flatMap(from::least).orElseThrow()))
-        .map(from -> from.deciding(cut))
-        .orElse(OptionalDouble.empty());
+    From nearest = null;
+    double least = Double.POSITIVE_INFINITY;
+    for (From from : valves(cut)) {
+      double mm = from.after(cut).flatMap(from::least).orElse(Double.POSITIVE_INFINITY);
+      if (mm < least) {
+        least = mm;
+        nearest = from;
+      }
+    }
+    return nearest == null ? OptionalDouble.empty() : nearest.deciding(cut);
   }
 
   private static List<From> valves(CutStudy cut) {

@@ -1,6 +1,5 @@
 package finebore.sizes;
 
-import finebore.found.Measure;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.HeadLayout;
 import finebore.job.Job;
@@ -241,15 +240,5 @@ public record SizeRoom(int cylinder, List<SizeLimit> limits) {
         ? Optional.empty()
         : Optional.of(
             new Largest(intakeMm + least * intakePart, exhaustMm + least * exhaustPart, by));
-  }
-
-  /** Whether the place of every valve of the cylinder was measured. */
-  public static boolean isMeasured(Job job, int cylinder) {
-    return job.engine().seats().stream()
-        .filter(s -> s.cylinder() == cylinder)
-        .allMatch(
-            s ->
-                job.head().readingsOf(s.label()).value(Measure.AXIS_ALONG).isPresent()
-                    && job.head().readingsOf(s.label()).value(Measure.AXIS_ACROSS).isPresent());
   }
 }

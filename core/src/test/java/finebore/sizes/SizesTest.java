@@ -97,8 +97,7 @@ class SizesTest {
         .isCloseTo(2 * (44 - 21 - 1), within(1e-9));
     assertThat(limit(room, Kind.PLUG, "I1").mostMm())
         .isCloseTo(2 * (Math.hypot(21, 24) - 7), within(1e-9));
-    assertThat(SizeRoom.isMeasured(job, 1)).isTrue();
-    assertThat(SizeRoom.isMeasured(JOB, 1)).isFalse();
+    assertThat(room.limits()).allMatch(l -> l.known() == Known.MEASURED);
   }
 
   /** A valve that leans outward comes nearer to the bore as it opens. */

@@ -2,6 +2,7 @@ package finebore.desk.controls;
 
 import finebore.desk.session.JobSession;
 import finebore.found.Measure;
+import finebore.planning.WallPull;
 import finebore.room.Room;
 import java.util.OptionalDouble;
 
@@ -67,7 +68,7 @@ final class RoomHand {
       session.editPlan(
           "drag-wall",
           plan ->
-              WallDrag.on(
+              WallPull.on(
                   plan, session.job(), room, hour < 0 ? hour + 12 : hour, Math.hypot(x, y)));
     }
   }

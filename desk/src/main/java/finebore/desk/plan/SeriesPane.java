@@ -1,20 +1,14 @@
 package finebore.desk.plan;
 
-import finebore.bench.FlowTest;
-import finebore.bench.ReducedTest;
-import finebore.bench.SetUp.Inlet;
-import finebore.calibration.PredictionConfidence;
+import finebore.calibration.PlannedRatios;
+import finebore.calibration.RunnerTests;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.SeatView;
-import finebore.flow.Direction;
 import finebore.flow.FlowCurve;
 import finebore.flow.InSeries;
 import finebore.flow.InSeries.Part;
 import finebore.flow.InSeries.Passage;
-import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
-import finebore.job.Port;
-import finebore.planning.PlanStudy;
 import finebore.planning.PortRatio;
 import finebore.planning.SeatInSeries;
 import finebore.words.UnitSystem;
@@ -22,7 +16,6 @@ import finebore.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import javafx.geometry.HPos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -68,7 +61,7 @@ final class SeriesPane extends VBox {
     Job job = work.job();
     SeatInSeries series = SeatInSeries.of(job, work.place(), curve.get());
     List<Passage> others = SeatInSeries.measured(job, work.place());
-    List<PortRatio> ratios = ratios(work, curve.get());
+    List<PortRatio> ratios = PlannedRatios.of(work.book(), work.plan());
     heads(words, others);
     for (int k = 0; k < series.lifts().size(); k++) {
       row(k + 1, words, series.lifts().get(k), others, ratios.isEmpty() ? null : ratios.get(k));
@@ -180,92 +173,25 @@ final class SeriesPane extends VBox {
 
   /** What tests with and without the part say, at the highest lift both have. */
   private static Optional<String> tested(SeatView work) {
-    Optional<ReducedTest> with = last(work, true);
-    Optional<ReducedTest> without = last(work, false);
-    if (with.isEmpty() || without.isEmpty()) {
-      return Optional.empty();
-    }
     Words words = work.words();
-    OptionalDouble lift =
-        with.get().lifts().stream()
-            .mapToDouble(ReducedTest.Lift::liftMm)
-            .filter(mm -> without.get().lifts().stream().anyMatch(l -> l.liftMm() == mm))
-            .max();
-    if (lift.isEmpty()) {
-      return Optional.empty();
-    }
-    double together = flow(with.get(), lift.getAsDouble());
-    double alone = flow(without.get(), lift.getAsDouble());
-    OptionalDouble part = InSeries.between(alone, together);
-    return Optional.of(
-        words.text(
-            part.isPresent() ? "series.tested" : "series.testedGives",
-            "with",
-            with.get().test().name(),
-            "without",
-            without.get().test().name(),
-            "lift",
-            words.units().lengthText(lift.getAsDouble()),
-            "together",
-            words.units().flowText(together),
-            "alone",
-            words.units().flowText(alone),
-            "part",
-            part.isPresent() ? words.units().flowText(part.getAsDouble()) : ""));
-  }
-
-  private static double flow(ReducedTest test, double liftMm) {
-    return test.lifts().stream()
-        .filter(l -> l.liftMm() == liftMm)
-        .findFirst()
-        .orElseThrow()
-        .meanM3s();
-  }
-
-  /** The last test of the seat with its runner or pipe, or without. */
-  private static Optional<ReducedTest> last(SeatView work, boolean with) {
-    return work.job().bench().tests().stream()
-        .filter(t -> t.setUp().seat().equals(work.place().label()))
-        .filter(t -> t.setUp().direction() == work.port().direction())
-        .filter(t -> hasRunner(t) == with)
-        .map(t -> work.book().reduced(t))
-        .filter(r -> !r.lifts().isEmpty())
-        .reduce((a, b) -> b);
-  }
-
-  private static boolean hasRunner(FlowTest test) {
-    Inlet.Kind inlet = test.setUp().inlet().kind();
-    return test.setUp().direction() == Direction.INTAKE
-        ? inlet == Inlet.Kind.MANIFOLD || inlet == Inlet.Kind.THROTTLE
-        : test.setUp().pipe().isPresent();
-  }
-
-  /** The exhausts of the cylinder against its intakes, as planned; empty where one has no flow. */
-  private static List<PortRatio> ratios(SeatView work, FlowCurve own) {
-    Job job = work.job();
-    Port port = work.port().other();
-    Optional<SeatPlace> other =
-        job.seats(port).stream().filter(s -> s.cylinder() == work.place().cylinder()).findFirst();
-    Optional<FlowCurve> others =
-        other.flatMap(
-            place ->
-                PlanStudy.of(
-                        job,
-                        place,
-                        job.planOf(place),
-                        PlanStudy.asFound(
-                            job,
-                            place,
-                            PredictionConfidence.of(work.book(), port, Optional.empty())
-                                .calibration()))
-                    .finished()
-                    .curve());
-    return others
+    return RunnerTests.of(work.book(), work.place())
         .map(
-            curve ->
-                port == Port.EXHAUST
-                    ? PortRatio.of(job.engine(), own, curve)
-                    : PortRatio.of(job.engine(), curve, own))
-        .orElse(List.of());
+            tests ->
+                words.text(
+                    tests.partM3s().isPresent() ? "series.tested" : "series.testedGives",
+                    "with",
+                    tests.with().name(),
+                    "without",
+                    tests.without().name(),
+                    "lift",
+                    words.units().lengthText(tests.liftMm()),
+                    "together",
+                    words.units().flowText(tests.togetherM3s()),
+                    "alone",
+                    words.units().flowText(tests.aloneM3s()),
+                    "part",
+                    tests.partM3s().isPresent()
+                        ? words.units().flowText(tests.partM3s().getAsDouble())
+                        : ""));
   }
 }

@@ -1,4 +1,4 @@
-package finebore.desk.controls;
+package finebore.planning;
 
 import finebore.cutting.Operation;
 import finebore.cutting.TakeWallBack;
@@ -11,20 +11,20 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
 
-/** A chamber's wall taken back with the mouse. */
-final class WallDrag {
+/** A plan whose chamber wall is pulled back to a place. */
+public final class WallPull {
 
-  /** A wall that nobody has taken back yet goes back so far to either side of the hand, hours. */
+  /** A wall that nobody has taken back yet goes back so far to either side, hours. */
   private static final double SPREAD = 1;
 
-  private WallDrag() {}
+  private WallPull() {}
 
   /**
    * The plan with its wall at an hour so far from the valve's axis, but never past the fire ring
    * less the shop's margin: the last operation that takes it back there is changed, or one is
    * added.
    */
-  static Plan on(Plan plan, Job job, Room room, double hour, double wallMm) {
+  public static Plan on(Plan plan, Job job, Room room, double hour, double wallMm) {
     List<Operation> operations = new ArrayList<>(plan.operations());
     int at =
         IntStream.range(0, operations.size())
