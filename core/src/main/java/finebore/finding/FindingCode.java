@@ -27,6 +27,8 @@ public enum FindingCode implements Coded {
   PAST_RING("pastRing"),
   THROUGH_RING_FLOOR("throughRingFloor"),
   PAST_FIRE_RING("pastFireRing"),
+  WALL_INTO_WATER("wallIntoWater"),
+  WALL_INTO_PLUG("wallIntoPlug"),
   RINGS_MEET("ringsMeet"),
   THROAT_LARGER_ALREADY("throatLargerAlready"),
   METAL_LACKING("metalLacking"),

@@ -18,6 +18,8 @@ public record Assumed(Measure measure, double value, Basis basis) {
     AS_ITS_KIND,
     /** Not measured, taken as none. */
     NONE,
+    /** Worked out of distances. */
+    DISTANCES,
     /** Common practice, no source. */
     COMMON_PRACTICE;
 

@@ -45,7 +45,27 @@ public enum Measure implements Coded {
   LEAN_ALONG("leanAlong", Quantity.LEAN_ALONG),
   LEAN_ACROSS("leanAcross", Quantity.LEAN_ACROSS),
   GAP_TO_BORE("gapToBore", Quantity.GAP_TO_BORE),
+  EDGE_TO_INTAKE_A("edgeToIntakeA", Quantity.EDGE_TO_EDGE, Rows.DISTANCES),
+  EDGE_TO_INTAKE_B("edgeToIntakeB", Quantity.EDGE_TO_EDGE, Rows.DISTANCES),
+  EDGE_TO_INTAKE_C("edgeToIntakeC", Quantity.EDGE_TO_EDGE, Rows.DISTANCES),
+  EDGE_TO_EXHAUST_A("edgeToExhaustA", Quantity.EDGE_TO_EDGE, Rows.DISTANCES),
+  EDGE_TO_EXHAUST_B("edgeToExhaustB", Quantity.EDGE_TO_EDGE, Rows.DISTANCES),
+  EDGE_TO_EXHAUST_C("edgeToExhaustC", Quantity.EDGE_TO_EDGE, Rows.DISTANCES),
+  CENTRES_TO_INTAKE_A("centresToIntakeA", Quantity.CENTRES_APART, Rows.DISTANCES),
+  CENTRES_TO_INTAKE_B("centresToIntakeB", Quantity.CENTRES_APART, Rows.DISTANCES),
+  CENTRES_TO_INTAKE_C("centresToIntakeC", Quantity.CENTRES_APART, Rows.DISTANCES),
+  CENTRES_TO_EXHAUST_A("centresToExhaustA", Quantity.CENTRES_APART, Rows.DISTANCES),
+  CENTRES_TO_EXHAUST_B("centresToExhaustB", Quantity.CENTRES_APART, Rows.DISTANCES),
+  CENTRES_TO_EXHAUST_C("centresToExhaustC", Quantity.CENTRES_APART, Rows.DISTANCES),
   CHAMBER_DEPTH("chamberDepth", Quantity.CHAMBER_DEPTH),
+  DEPTH_12("chamberDepth12", Quantity.CHAMBER_DEPTH, Rows.DEPTHS),
+  DEPTH_130("chamberDepth130", Quantity.CHAMBER_DEPTH, Rows.DEPTHS),
+  DEPTH_3("chamberDepth3", Quantity.CHAMBER_DEPTH, Rows.DEPTHS),
+  DEPTH_430("chamberDepth430", Quantity.CHAMBER_DEPTH, Rows.DEPTHS),
+  DEPTH_6("chamberDepth6", Quantity.CHAMBER_DEPTH, Rows.DEPTHS),
+  DEPTH_730("chamberDepth730", Quantity.CHAMBER_DEPTH, Rows.DEPTHS),
+  DEPTH_9("chamberDepth9", Quantity.CHAMBER_DEPTH, Rows.DEPTHS),
+  DEPTH_1030("chamberDepth1030", Quantity.CHAMBER_DEPTH, Rows.DEPTHS),
   WALL_12("chamberWall12", Quantity.GAP_TO_CHAMBER),
   WALL_130("chamberWall130", Quantity.GAP_TO_CHAMBER),
   WALL_3("chamberWall3", Quantity.GAP_TO_CHAMBER),
@@ -54,22 +74,46 @@ public enum Measure implements Coded {
   WALL_730("chamberWall730", Quantity.GAP_TO_CHAMBER),
   WALL_9("chamberWall9", Quantity.GAP_TO_CHAMBER),
   WALL_1030("chamberWall1030", Quantity.GAP_TO_CHAMBER),
-  WALL_1230("chamberWall1230", Quantity.GAP_TO_CHAMBER),
-  WALL_1("chamberWall1", Quantity.GAP_TO_CHAMBER),
-  WALL_2("chamberWall2", Quantity.GAP_TO_CHAMBER),
-  WALL_230("chamberWall230", Quantity.GAP_TO_CHAMBER),
-  WALL_330("chamberWall330", Quantity.GAP_TO_CHAMBER),
-  WALL_4("chamberWall4", Quantity.GAP_TO_CHAMBER),
-  WALL_5("chamberWall5", Quantity.GAP_TO_CHAMBER),
-  WALL_530("chamberWall530", Quantity.GAP_TO_CHAMBER),
-  WALL_630("chamberWall630", Quantity.GAP_TO_CHAMBER),
-  WALL_7("chamberWall7", Quantity.GAP_TO_CHAMBER),
-  WALL_8("chamberWall8", Quantity.GAP_TO_CHAMBER),
-  WALL_830("chamberWall830", Quantity.GAP_TO_CHAMBER),
-  WALL_930("chamberWall930", Quantity.GAP_TO_CHAMBER),
-  WALL_10("chamberWall10", Quantity.GAP_TO_CHAMBER),
-  WALL_11("chamberWall11", Quantity.GAP_TO_CHAMBER),
-  WALL_1130("chamberWall1130", Quantity.GAP_TO_CHAMBER);
+  WALL_1230("chamberWall1230", Quantity.GAP_TO_CHAMBER, Rows.HALF_HOURS),
+  WALL_1("chamberWall1", Quantity.GAP_TO_CHAMBER, Rows.HALF_HOURS),
+  WALL_2("chamberWall2", Quantity.GAP_TO_CHAMBER, Rows.HALF_HOURS),
+  WALL_230("chamberWall230", Quantity.GAP_TO_CHAMBER, Rows.HALF_HOURS),
+  WALL_330("chamberWall330", Quantity.GAP_TO_CHAMBER, Rows.HALF_HOURS),
+  WALL_4("chamberWall4", Quantity.GAP_TO_CHAMBER, Rows.HALF_HOURS),
+  WALL_5("chamberWall5", Quantity.GAP_TO_CHAMBER, Rows.HALF_HOURS),
+  WALL_530("chamberWall530", Quantity.GAP_TO_CHAMBER, Rows.HALF_HOURS),
+  WALL_630("chamberWall630", Quantity.GAP_TO_CHAMBER, Rows.HALF_HOURS),
+  WALL_7("chamberWall7", Quantity.GAP_TO_CHAMBER, Rows.HALF_HOURS),
+  WALL_8("chamberWall8", Quantity.GAP_TO_CHAMBER, Rows.HALF_HOURS),
+  WALL_830("chamberWall830", Quantity.GAP_TO_CHAMBER, Rows.HALF_HOURS),
+  WALL_930("chamberWall930", Quantity.GAP_TO_CHAMBER, Rows.HALF_HOURS),
+  WALL_10("chamberWall10", Quantity.GAP_TO_CHAMBER, Rows.HALF_HOURS),
+  WALL_11("chamberWall11", Quantity.GAP_TO_CHAMBER, Rows.HALF_HOURS),
+  WALL_1130("chamberWall1130", Quantity.GAP_TO_CHAMBER, Rows.HALF_HOURS),
+  DEPTH_1230("chamberDepth1230", Quantity.CHAMBER_DEPTH, Rows.HALF_DEPTHS),
+  DEPTH_1("chamberDepth1", Quantity.CHAMBER_DEPTH, Rows.HALF_DEPTHS),
+  DEPTH_2("chamberDepth2", Quantity.CHAMBER_DEPTH, Rows.HALF_DEPTHS),
+  DEPTH_230("chamberDepth230", Quantity.CHAMBER_DEPTH, Rows.HALF_DEPTHS),
+  DEPTH_330("chamberDepth330", Quantity.CHAMBER_DEPTH, Rows.HALF_DEPTHS),
+  DEPTH_4("chamberDepth4", Quantity.CHAMBER_DEPTH, Rows.HALF_DEPTHS),
+  DEPTH_5("chamberDepth5", Quantity.CHAMBER_DEPTH, Rows.HALF_DEPTHS),
+  DEPTH_530("chamberDepth530", Quantity.CHAMBER_DEPTH, Rows.HALF_DEPTHS),
+  DEPTH_630("chamberDepth630", Quantity.CHAMBER_DEPTH, Rows.HALF_DEPTHS),
+  DEPTH_7("chamberDepth7", Quantity.CHAMBER_DEPTH, Rows.HALF_DEPTHS),
+  DEPTH_8("chamberDepth8", Quantity.CHAMBER_DEPTH, Rows.HALF_DEPTHS),
+  DEPTH_830("chamberDepth830", Quantity.CHAMBER_DEPTH, Rows.HALF_DEPTHS),
+  DEPTH_930("chamberDepth930", Quantity.CHAMBER_DEPTH, Rows.HALF_DEPTHS),
+  DEPTH_10("chamberDepth10", Quantity.CHAMBER_DEPTH, Rows.HALF_DEPTHS),
+  DEPTH_11("chamberDepth11", Quantity.CHAMBER_DEPTH, Rows.HALF_DEPTHS),
+  DEPTH_1130("chamberDepth1130", Quantity.CHAMBER_DEPTH, Rows.HALF_DEPTHS),
+  WATER_12("water12", Quantity.METAL_TO_WATER, Rows.WATER),
+  WATER_130("water130", Quantity.METAL_TO_WATER, Rows.WATER),
+  WATER_3("water3", Quantity.METAL_TO_WATER, Rows.WATER),
+  WATER_430("water430", Quantity.METAL_TO_WATER, Rows.WATER),
+  WATER_6("water6", Quantity.METAL_TO_WATER, Rows.WATER),
+  WATER_730("water730", Quantity.METAL_TO_WATER, Rows.WATER),
+  WATER_9("water9", Quantity.METAL_TO_WATER, Rows.WATER),
+  WATER_1030("water1030", Quantity.METAL_TO_WATER, Rows.WATER);
 
   /** Gaps from the valve's edge to the chamber wall, by half hours of the clock from 12. */
   public static final List<Measure> CHAMBER_WALL =
@@ -78,12 +122,78 @@ public enum Measure implements Coded {
           WALL_430, WALL_5, WALL_530, WALL_6, WALL_630, WALL_7, WALL_730, WALL_8, WALL_830, WALL_9,
           WALL_930, WALL_10, WALL_1030, WALL_11, WALL_1130);
 
+  /** Depths of the chamber at the wall, likewise. */
+  public static final List<Measure> DEPTHS_BY_CLOCK =
+      List.of(
+          DEPTH_12,
+          DEPTH_1230,
+          DEPTH_1,
+          DEPTH_130,
+          DEPTH_2,
+          DEPTH_230,
+          DEPTH_3,
+          DEPTH_330,
+          DEPTH_4,
+          DEPTH_430,
+          DEPTH_5,
+          DEPTH_530,
+          DEPTH_6,
+          DEPTH_630,
+          DEPTH_7,
+          DEPTH_730,
+          DEPTH_8,
+          DEPTH_830,
+          DEPTH_9,
+          DEPTH_930,
+          DEPTH_10,
+          DEPTH_1030,
+          DEPTH_11,
+          DEPTH_1130);
+
+  /** Metal between the chamber wall and the water, by eighths of the clock from 12. */
+  public static final List<Measure> WATER =
+      List.of(WATER_12, WATER_130, WATER_3, WATER_430, WATER_6, WATER_730, WATER_9, WATER_1030);
+
+  /** What is read with a caliper from edge to edge to the intakes of the same cylinder, a first. */
+  public static final List<Measure> EDGE_TO_INTAKE =
+      List.of(EDGE_TO_INTAKE_A, EDGE_TO_INTAKE_B, EDGE_TO_INTAKE_C);
+
+  public static final List<Measure> EDGE_TO_EXHAUST =
+      List.of(EDGE_TO_EXHAUST_A, EDGE_TO_EXHAUST_B, EDGE_TO_EXHAUST_C);
+
+  /** From the middle of one head to that of another, both shut. */
+  public static final List<Measure> CENTRES_TO_INTAKE =
+      List.of(CENTRES_TO_INTAKE_A, CENTRES_TO_INTAKE_B, CENTRES_TO_INTAKE_C);
+
+  public static final List<Measure> CENTRES_TO_EXHAUST =
+      List.of(CENTRES_TO_EXHAUST_A, CENTRES_TO_EXHAUST_B, CENTRES_TO_EXHAUST_C);
+
+  /** When a row of the sheet of readings is wanted. */
+  public enum Rows {
+    ALWAYS,
+    /** Places told by distances from valve to valve. */
+    DISTANCES,
+    /** Where a chamber is not as deep all round. */
+    DEPTHS,
+    /** Where a wall turns too fast for every hour and a half. */
+    HALF_HOURS,
+    HALF_DEPTHS,
+    /** Before a wall is taken back. */
+    WATER
+  }
+
   private final String key;
   private final Quantity quantity;
+  private final Rows rows;
 
   Measure(String key, Quantity quantity) {
+    this(key, quantity, Rows.ALWAYS);
+  }
+
+  Measure(String key, Quantity quantity, Rows rows) {
     this.key = key;
     this.quantity = quantity;
+    this.rows = rows;
   }
 
   public String key() {
@@ -114,9 +224,9 @@ public enum Measure implements Coded {
     return compareTo(AXIS_ALONG) >= 0;
   }
 
-  /** Whether it is read only where a wall turns too fast for every hour and a half. */
-  public boolean isFine() {
-    return compareTo(WALL_1230) >= 0;
+  /** When its row is wanted. */
+  public Rows rows() {
+    return rows;
   }
 
   /** Clock position of a throat diameter, hours. */

@@ -1,27 +1,26 @@
 package finebore.head;
 
-import finebore.found.Measure;
-import finebore.found.SeatReadings;
 import finebore.job.Engine;
 import finebore.job.Engine.SeatPlace;
-import finebore.job.Group;
 import finebore.job.HeadLayout;
 import finebore.job.Job;
-import finebore.job.Port;
+import finebore.planning.SeatPlaces;
 import finebore.planning.SeatRoom;
+import finebore.planning.UsualPlace;
 import finebore.room.Around;
+import finebore.room.AxisPlace;
 import finebore.room.ChamberOutline;
 import finebore.room.ChamberWall;
 import finebore.room.Room;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.function.IntToDoubleFunction;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.geom.util.GeometryFixer;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 
@@ -78,9 +77,6 @@ public record HeadPlan(List<Bore> bores, List<ValvePlace> valves) {
 
   /** Room between two heads that stand side by side, in bores. */
   private static final double BETWEEN_HEADS = 1.5;
-
-  /** Room left between valves of a kind where nobody has measured it, mm. */
-  private static final double APART_MM = 2;
 
   /** Metal round the plug that the chamber takes in, mm. */
   private static final double ROUND_PLUG_MM = 3;
@@ -170,7 +166,9 @@ public record HeadPlan(List<Bore> bores, List<ValvePlace> valves) {
         Spot spot = outline.get(k % outline.size());
         ring[k] = new Coordinate(spot.x(), spot.y());
       }
-      all = OverlayNGRobust.overlay(all, factory.createPolygon(ring), OverlayNG.UNION);
+      // Walls read beside a valve that leans far may cross themselves.
+      Geometry one = GeometryFixer.fix(factory.createPolygon(ring));
+      all = OverlayNGRobust.overlay(all, one, OverlayNG.UNION);
     }
     return all instanceof Polygon whole && !whole.isEmpty()
         ? Optional.of(spots(whole.getExteriorRing()))
@@ -190,7 +188,7 @@ public record HeadPlan(List<Bore> bores, List<ValvePlace> valves) {
     GeometryFactory factory = new GeometryFactory();
     Geometry discs = disc(factory, plug, layout.plugMm() / 2 + ROUND_PLUG_MM);
     for (ValvePlace valve : valves) {
-      discs = discs.union(disc(factory, valve.centre(), valve.headMm() / 2 + APART_MM));
+      discs = discs.union(disc(factory, valve.centre(), valve.headMm() / 2 + UsualPlace.APART_MM));
     }
     return spots(discs.convexHull());
   }
@@ -200,46 +198,13 @@ public record HeadPlan(List<Bore> bores, List<ValvePlace> valves) {
   }
 
   private static ValvePlace valve(Job job, SeatPlace place, Spot bore) {
-    HeadLayout layout = job.layout();
-    Group intake = job.intake();
-    Group exhaust = job.exhaust();
-    double spacing =
-        job.engine()
-            .valveSpacingMm()
-            .orElse(
-                (intake.planned().valve().headDiameterMm()
-                            + exhaust.planned().valve().headDiameterMm())
-                        / 2
-                    + APART_MM);
-    double toIntake = intake.axisFromBoreMm().orElse(spacing / 2);
-    double toExhaust = exhaust.axisFromBoreMm().orElse(spacing / 2);
-    double along =
-        (toExhaust * toExhaust - toIntake * toIntake - spacing * spacing) / (2 * spacing);
-    double beside = Math.sqrt(Math.max(0, toIntake * toIntake - along * along));
-    double angle = Math.toRadians(layout.valveLineDeg());
-    double ux = Math.cos(angle);
-    double uy = Math.sin(angle);
-    boolean plugLeft = -uy * layout.plugXMm() + ux * layout.plugYMm() > 0;
-    double q = plugLeft ? -beside : beside;
-    double p = place.port() == Port.INTAKE ? along : along + spacing;
-    Group group = job.group(place.port());
-    double head = job.planOf(place).wanted().valve().headDiameterMm();
-    int count = job.engine().valvesPerCylinder(place.port());
-    int which = count == 1 ? 0 : place.label().charAt(place.label().length() - 1) - 'a';
-    double spread = (which - (count - 1) / 2.0) * (head + APART_MM);
-    double sideways = count == 1 ? q : spread;
-    SeatReadings readings = job.head().readingsOf(place.label());
-    OptionalDouble measuredX = readings.value(Measure.AXIS_ALONG);
-    OptionalDouble measuredY = readings.value(Measure.AXIS_ACROSS);
-    Spot centre =
-        measuredX.isPresent() && measuredY.isPresent()
-            ? bore.plus(measuredX.getAsDouble(), measuredY.getAsDouble())
-            : bore.plus(p * ux - sideways * uy, p * uy + sideways * ux);
+    AxisPlace axis =
+        SeatPlaces.of(job, place.cylinder()).at(place).orElseGet(() -> UsualPlace.of(job, place));
     return new ValvePlace(
         place,
-        centre,
-        head,
-        group.found().seat().throatDiameterMm(),
+        bore.plus(axis.alongMm(), axis.acrossMm()),
+        job.planOf(place).wanted().valve().headDiameterMm(),
+        job.group(place.port()).found().seat().throatDiameterMm(),
         job.leanOf(place).acrossDeg());
   }
 }

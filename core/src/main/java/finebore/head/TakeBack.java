@@ -6,6 +6,7 @@ import finebore.job.Job;
 import finebore.planning.RoomAtLift;
 import finebore.planning.SeatOutcome;
 import finebore.planning.SeatRoom;
+import finebore.room.ChamberWall;
 import finebore.room.Room;
 import finebore.room.WallBack;
 import finebore.study.SeatFit;
@@ -77,10 +78,8 @@ public record TakeBack(
         place,
         room,
         fit.pairing().valve().headDiameterMm() / 2,
-        SeatRoom.depthMm(job, place),
-        RoomAtLift.of(job, room, fit, place.port().direction(), liftMm)
-            .map(RoomAtLift::back)
-            .orElse(List.of()));
+        room.chamber().map(ChamberWall::meanDepthMm).orElseGet(() -> SeatRoom.depthMm(job, place)),
+        RoomAtLift.of(job, place, room, fit, liftMm).map(RoomAtLift::back).orElse(List.of()));
   }
 
   private static TakeBack of(Job job, List<OfSeat> seats) {

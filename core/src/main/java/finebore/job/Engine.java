@@ -1,5 +1,6 @@
 package finebore.job;
 
+import finebore.found.Measure;
 import finebore.quantity.Quantity;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
@@ -76,6 +77,23 @@ public record Engine(
   }
 
   /**
+   * Whether its cylinders have what a reading is about: not the distance to a third intake of two.
+   */
+  public boolean has(Measure measure) {
+    for (List<Measure> to : List.of(Measure.EDGE_TO_INTAKE, Measure.CENTRES_TO_INTAKE)) {
+      if (to.contains(measure)) {
+        return to.indexOf(measure) < intakesPerCylinder;
+      }
+    }
+    for (List<Measure> to : List.of(Measure.EDGE_TO_EXHAUST, Measure.CENTRES_TO_EXHAUST)) {
+      if (to.contains(measure)) {
+        return to.indexOf(measure) < exhaustsPerCylinder;
+      }
+    }
+    return true;
+  }
+
+  /**
    * Every seat in the head, cylinder by cylinder: I1 E1 I2 E2, or I1a I1b E1a E1b with several of a
    * kind.
    */
@@ -94,5 +112,12 @@ public record Engine(
   }
 
   /** One seat of the head: its label, kind and cylinder from 1. */
-  public record SeatPlace(String label, Port port, int cylinder) {}
+  public record SeatPlace(String label, Port port, int cylinder) {
+
+    /** Which of its kind in its cylinder, from 0. */
+    public int ofItsKind() {
+      char last = label.charAt(label.length() - 1);
+      return Character.isDigit(last) ? 0 : last - 'a';
+    }
+  }
 }

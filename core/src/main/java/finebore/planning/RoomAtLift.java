@@ -3,13 +3,15 @@ package finebore.planning;
 import finebore.cutting.TakeWallBack;
 import finebore.flow.Direction;
 import finebore.flow.Gate;
+import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.room.Around;
 import finebore.room.Room;
 import finebore.room.Shroud;
 import finebore.room.WallBack;
 import finebore.study.SeatFit;
-import finebore.work.ShopFigure;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -38,58 +40,97 @@ public record RoomAtLift(
   /**
    * Looks round a valve; empty where it falls through its seat.
    *
-   * @param job whose fire ring and margin stop a wall
+   * @param place whose fire ring, water and plug stop its wall
    * @param liftMm above 0
    */
   public static Optional<RoomAtLift> of(
-      Job job, Room room, SeatFit fit, Direction direction, double liftMm) {
+      Job job, SeatPlace place, Room room, SeatFit fit, double liftMm) {
     return fit.restMm().isEmpty()
         ? Optional.empty()
-        : Optional.of(of(job, room, fit, direction, liftMm, fit.restMm().getAsDouble() + liftMm));
+        : Optional.of(of(job, place, room, fit, liftMm, fit.restMm().getAsDouble() + liftMm));
   }
 
   /** A wall that has less to go is left alone, mm. */
   public static final double SLIGHT_MM = 0.05;
 
   /**
-   * The operation that takes the wall back where it costs, but never past the limit: over the
-   * shortest way round the clock that has it all, to tenths of an hour and of a millimetre. Empty
-   * where there is nothing to take.
+   * The operation that takes the wall back where it costs, but never past a limit: over the
+   * shortest way round the clock that has it all, to tenths of an hour and of a millimetre. Where a
+   * limit leaves nothing to take on that way, the side of it that gives more. Empty where there is
+   * nothing to take.
    */
   public Optional<TakeWallBack> wanted() {
-    List<Integer> where =
-        IntStream.range(0, back.size())
-            .filter(d -> back.get(d).takeMm() >= SLIGHT_MM)
-            .boxed()
-            .toList();
-    if (where.isEmpty()) {
-      return Optional.empty();
-    }
-    int gapAfter = where.size() - 1;
-    int widest = where.getFirst() + Around.DIRECTIONS - where.getLast();
-    for (int k = 0; k + 1 < where.size(); k++) {
-      if (where.get(k + 1) - where.get(k) > widest) {
-        widest = where.get(k + 1) - where.get(k);
-        gapAfter = k;
+    return runs().stream()
+        .max(Comparator.comparingDouble(run -> run.stream().mapToDouble(this::takeMm).sum()))
+        .map(this::taken);
+  }
+
+  private double takeMm(int direction) {
+    return back.get(direction).takeMm();
+  }
+
+  /** Directions from the first to the last with something to take, parted where nothing may go. */
+  private List<List<Integer>> runs() {
+    List<List<Integer>> runs = new ArrayList<>();
+    List<Integer> run = new ArrayList<>();
+    int start = start();
+    for (int k = 0; k < back.size(); k++) {
+      int direction = (start + k) % back.size();
+      if (takeMm(direction) >= SLIGHT_MM) {
+        run.add(direction);
+      } else if (back.get(direction).isHeld() && !run.isEmpty()) {
+        runs.add(run);
+        run = new ArrayList<>();
       }
     }
-    double from = Around.hour(where.get((gapAfter + 1) % where.size()));
-    double to = Around.hour(where.get(gapAfter));
+    if (!run.isEmpty()) {
+      runs.add(run);
+    }
+    return runs;
+  }
+
+  /** Where nothing may go, or else behind the widest way with nothing to take. */
+  private int start() {
+    int widest = 0;
+    int behind = 0;
+    int since = 0;
+    for (int k = 0; k < 2 * back.size(); k++) {
+      int direction = k % back.size();
+      if (takeMm(direction) >= SLIGHT_MM) {
+        if (since > widest) {
+          widest = since;
+          behind = direction;
+        }
+        since = 0;
+      } else if (back.get(direction).isHeld()) {
+        return direction;
+      } else {
+        since++;
+      }
+    }
+    return behind;
+  }
+
+  private TakeWallBack taken(List<Integer> run) {
+    double from = Around.hour(run.getFirst());
+    double to = Around.hour(run.getLast());
     double most =
-        where.stream()
-            .mapToDouble(d -> back.get(d).nowMm() + back.get(d).takeMm())
-            .max()
+        run.stream().mapToDouble(d -> back.get(d).nowMm() + takeMm(d)).max().orElseThrow();
+    double first = Math.floor(10 * from) / 10;
+    double last = run.size() == back.size() ? from : Math.min(12, Math.ceil(10 * to) / 10);
+    TakeWallBack whole = new TakeWallBack(first, last, most);
+    double limit =
+        IntStream.range(0, back.size())
+            .filter(d -> whole.isAt(Around.hour(d)))
+            .mapToDouble(d -> back.get(d).limitMm())
+            .min()
             .orElseThrow();
-    double limit = where.stream().mapToDouble(d -> back.get(d).limitMm()).min().orElseThrow();
-    return Optional.of(
-        new TakeWallBack(
-            Math.floor(10 * from) / 10,
-            widest <= 1 ? from : Math.min(12, Math.ceil(10 * to) / 10),
-            Math.floor(10 * Math.min(most, limit)) / 10));
+    return new TakeWallBack(first, last, Math.floor(10 * Math.min(most, limit)) / 10);
   }
 
   private static RoomAtLift of(
-      Job job, Room room, SeatFit fit, Direction direction, double liftMm, double heightMm) {
+      Job job, SeatPlace place, Room room, SeatFit fit, double liftMm, double heightMm) {
+    Direction direction = place.port().direction();
     double edge = fit.pairing().valve().headDiameterMm() / 2;
     double gate = Gate.between(fit.seat().profile(), fit.valveAt(liftMm)).areaMm2();
     Shroud shroud = Shroud.of(room, edge, heightMm, gate, direction);
@@ -101,14 +142,7 @@ public record RoomAtLift(
         edge,
         heightMm,
         shroud,
-        WallBack.of(
-            room,
-            edge,
-            heightMm,
-            gate,
-            direction,
-            job.layout().fireRingMm(),
-            job.shop().value(ShopFigure.FIRE_RING_MARGIN)),
+        WallBack.of(room, edge, heightMm, gate, direction, WallLimits.of(job, place, room)),
         OptionalDouble.of(
             Shroud.of(further, edge, heightMm, gate, direction).share() / shroud.share() - 1));
   }

@@ -7,6 +7,7 @@ import finebore.job.Job;
 import finebore.job.Lean;
 import finebore.job.Plan;
 import finebore.room.Around;
+import finebore.room.AxisPlace;
 import finebore.room.ChamberOutline;
 import finebore.room.ChamberWall;
 import finebore.room.Room;
@@ -21,7 +22,8 @@ import java.util.function.Function;
 
 /**
  * The room round a seat's valve as it was measured. Nothing is guessed: without the place of its
- * axis there is none, and walls and neighbours that nobody has measured are not in it.
+ * axis, read or told by distances, there is none, and walls and neighbours that nobody has measured
+ * are not in it.
  */
 public final class SeatRoom {
 
@@ -54,22 +56,19 @@ public final class SeatRoom {
   }
 
   private static Optional<Room> bare(Job job, SeatPlace place, List<Room.Neighbour> neighbours) {
-    SeatReadings readings = job.head().readingsOf(place.label());
-    OptionalDouble along = readings.value(Measure.AXIS_ALONG);
-    OptionalDouble across = readings.value(Measure.AXIS_ACROSS);
-    if (along.isEmpty() || across.isEmpty()) {
-      return Optional.empty();
-    }
     Lean lean = job.leanOf(place);
-    return Optional.of(
-        new Room(
-            along.getAsDouble(),
-            across.getAsDouble(),
-            lean.alongDeg(),
-            lean.acrossDeg(),
-            job.engine().boreMm(),
-            Optional.empty(),
-            neighbours));
+    return SeatPlaces.of(job, place.cylinder())
+        .at(place)
+        .map(
+            axis ->
+                new Room(
+                    axis.alongMm(),
+                    axis.acrossMm(),
+                    lean.alongDeg(),
+                    lean.acrossDeg(),
+                    job.engine().boreMm(),
+                    Optional.empty(),
+                    neighbours));
   }
 
   /**
@@ -93,7 +92,7 @@ public final class SeatRoom {
             Around.hour(direction), edge + gap.getAsDouble() + bare.asideMm(direction, shut));
       }
     }
-    return ChamberWall.of(fromAxis, depthMm(job, place));
+    return ChamberWall.of(fromAxis, depthsMm(job, place));
   }
 
   /**
@@ -114,7 +113,7 @@ public final class SeatRoom {
       }
       fromAxis.put(Around.hour(d), at.getAsDouble() + bare.asideMm(d, shut));
     }
-    return ChamberWall.of(fromAxis, depthMm(job, place));
+    return ChamberWall.of(fromAxis, depthsMm(job, place));
   }
 
   /** Whether a seat's valve lies within the outline that was traced of its chamber. */
@@ -135,23 +134,32 @@ public final class SeatRoom {
         .orElseGet(() -> job.foundSeat(place).seat().depthMm());
   }
 
+  /** The same by the clock where it was read so; otherwise as deep all round. */
+  private static Map<Double, Double> depthsMm(Job job, SeatPlace place) {
+    SeatReadings readings = job.head().readingsOf(place.label());
+    Map<Double, Double> byHour = new TreeMap<>();
+    for (int k = 0; k < Measure.DEPTHS_BY_CLOCK.size(); k++) {
+      OptionalDouble depth = readings.value(Measure.DEPTHS_BY_CLOCK.get(k));
+      if (depth.isPresent()) {
+        byHour.put(12.0 * k / Measure.DEPTHS_BY_CLOCK.size(), depth.getAsDouble());
+      }
+    }
+    return byHour.isEmpty() ? Map.of(0.0, depthMm(job, place)) : byHour;
+  }
+
   private static List<Room.Neighbour> neighbours(
       Job job, SeatPlace place, Function<SeatPlace, Valve> valve) {
     List<Room.Neighbour> all = new ArrayList<>();
+    SeatPlaces places = SeatPlaces.of(job, place.cylinder());
     for (SeatPlace other : job.engine().seats()) {
-      SeatReadings readings = job.head().readingsOf(other.label());
-      OptionalDouble along = readings.value(Measure.AXIS_ALONG);
-      OptionalDouble across = readings.value(Measure.AXIS_ACROSS);
-      if (!other.equals(place)
-          && other.cylinder() == place.cylinder()
-          && along.isPresent()
-          && across.isPresent()) {
+      Optional<AxisPlace> axis = places.at(other);
+      if (!other.equals(place) && axis.isPresent()) {
         double shut = shutMm(job, other);
         Lean lean = job.leanOf(other);
         all.add(
             new Room.Neighbour(
-                along.getAsDouble() + lean.alongMm(shut),
-                across.getAsDouble() + lean.acrossMm(shut),
+                axis.get().alongMm() + lean.alongMm(shut),
+                axis.get().acrossMm() + lean.acrossMm(shut),
                 valve.apply(other).headDiameterMm(),
                 shut));
       }

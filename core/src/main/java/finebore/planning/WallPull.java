@@ -2,11 +2,12 @@ package finebore.planning;
 
 import finebore.cutting.Operation;
 import finebore.cutting.TakeWallBack;
+import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.job.Plan;
 import finebore.room.Around;
 import finebore.room.Room;
-import finebore.work.ShopFigure;
+import finebore.room.WallLimit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -20,11 +21,11 @@ public final class WallPull {
   private WallPull() {}
 
   /**
-   * The plan with its wall at an hour so far from the valve's axis, but never past the fire ring
-   * less the shop's margin: the last operation that takes it back there is changed, or one is
-   * added.
+   * The plan with its wall at an hour so far from the valve's axis, but never past its limit: the
+   * last operation that takes it back there is changed, or one is added.
    */
-  public static Plan on(Plan plan, Job job, Room room, double hour, double wallMm) {
+  public static Plan on(
+      Plan plan, Job job, SeatPlace place, Room room, double hour, double wallMm) {
     List<Operation> operations = new ArrayList<>(plan.operations());
     int at =
         IntStream.range(0, operations.size())
@@ -35,7 +36,7 @@ public final class WallPull {
         at >= 0
             ? (TakeWallBack) operations.get(at)
             : new TakeWallBack(hours(hour - SPREAD), hours(hour + SPREAD), wallMm);
-    double limit = limitMm(taken, job, room);
+    double limit = limitMm(taken, WallLimits.of(job, place, room));
     TakeWallBack changed =
         new TakeWallBack(
             taken.fromClock(), taken.toClock(), Math.floor(10 * Math.min(wallMm, limit)) / 10);
@@ -44,13 +45,12 @@ public final class WallPull {
         : plan.withOperation(operations.size(), changed);
   }
 
-  private static double limitMm(TakeWallBack taken, Job job, Room room) {
-    double ring = job.layout().fireRingMm() / 2 - job.shop().value(ShopFigure.FIRE_RING_MARGIN);
+  private static double limitMm(TakeWallBack taken, List<WallLimit> limits) {
     return IntStream.range(0, Around.DIRECTIONS)
         .filter(d -> taken.isAt(Around.hour(d)))
-        .mapToDouble(d -> room.toCircleFromAxis(d, ring))
+        .mapToDouble(d -> limits.get(d).mm())
         .min()
-        .orElse(ring);
+        .orElse(limits.getFirst().mm());
   }
 
   private static double hours(double hour) {

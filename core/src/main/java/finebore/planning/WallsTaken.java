@@ -28,7 +28,7 @@ final class WallsTaken {
       if (operation instanceof SweepChamber sweep) {
         NavigableMap<Double, Double> back = new TreeMap<>(left.fromAxisMm());
         back.replaceAll((hour, mm) -> Math.max(mm, sweep.reachDiameterMm() / 2));
-        left = new ChamberWall(back, wall.depthMm());
+        left = left.withFromAxis(back);
       } else if (operation instanceof TakeWallBack taken) {
         // The hours at which it was measured lie too far apart for where the work ends.
         NavigableMap<Double, Double> back = new TreeMap<>();
@@ -37,7 +37,7 @@ final class WallsTaken {
           back.put(
               Around.hour(d), taken.isAt(Around.hour(d)) ? Math.max(now, taken.wallMm()) : now);
         }
-        left = new ChamberWall(back, wall.depthMm());
+        left = left.withFromAxis(back);
       }
     }
     return left;
@@ -60,14 +60,14 @@ final class WallsTaken {
     }
     ChamberWall after = after(wall.get(), taken);
     double step = 2 * Math.PI / Around.DIRECTIONS;
-    return wall.get().depthMm()
-        * IntStream.range(0, Around.DIRECTIONS)
-            .mapToDouble(
-                d ->
-                    step
-                        / 2
-                        * (after.atMm(d) * after.atMm(d) - wall.get().atMm(d) * wall.get().atMm(d)))
-            .sum();
+    return IntStream.range(0, Around.DIRECTIONS)
+        .mapToDouble(
+            d ->
+                wall.get().depthAtMm(d)
+                    * step
+                    / 2
+                    * (after.atMm(d) * after.atMm(d) - wall.get().atMm(d) * wall.get().atMm(d)))
+        .sum();
   }
 
   /**

@@ -130,8 +130,11 @@ public enum Quantity implements Coded {
   AXIS_ALONG("axisAlong", Dimension.LENGTH, -250, 250),
   AXIS_ACROSS("axisAcross", Dimension.LENGTH, -250, 250),
   GAP_TO_BORE("gapToBore", Dimension.LENGTH, -30, 150),
+  EDGE_TO_EDGE("edgeToEdge", Dimension.LENGTH, -10, 200),
+  CENTRES_APART("centresApart", Dimension.LENGTH, 5, 300),
   CHAMBER_DEPTH("chamberDepth", Dimension.LENGTH, 0, 80),
   GAP_TO_CHAMBER("gapToChamber", Dimension.LENGTH, 0, 150),
+  METAL_TO_WATER("metalToWater", Dimension.LENGTH, 0.1, 60),
   // Flow tests.
   LIFT("lift", Dimension.LENGTH, 0.01, 60),
   BAND_LIMIT("bandLimit", Dimension.SHARE, 0, 2),
@@ -184,6 +187,8 @@ public enum Quantity implements Coded {
   PILOT_OVERHANG("pilotOverhang", Dimension.LENGTH, 0, 300),
   SLIVER("sliver", Dimension.LENGTH, 0, 2),
   FIRE_RING_MARGIN("fireRingMargin", Dimension.LENGTH, 0, 10),
+  WATER_MARGIN("waterMargin", Dimension.LENGTH, 0, 20),
+  PLUG_MARGIN("plugMargin", Dimension.LENGTH, 0, 20),
   SHOP_TOLERANCE("shopTolerance", Dimension.LENGTH, 0.001, 5);
 
   private final String key;

@@ -5,49 +5,85 @@ import java.util.Map;
 import java.util.NavigableMap;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.stream.IntStream;
 
 /**
  * The chamber's wall round a valve, between the hours at which it was measured in a straight line
- * of distance over the clock.
+ * of distance, and of depth, over the clock.
  *
  * @param fromAxisMm distance from the valve's axis by hour, 0 to below 12, four or more
- * @param depthMm height of the wall, from the roof beside the seat up to the head face
+ * @param depthsMm height of the wall by hour, from the roof beside the seat up to the head face;
+ *     one or more
  */
-public record ChamberWall(NavigableMap<Double, Double> fromAxisMm, double depthMm) {
+public record ChamberWall(
+    NavigableMap<Double, Double> fromAxisMm, NavigableMap<Double, Double> depthsMm) {
 
   /** Fewer say nothing of what lies between them. */
   public static final int FEWEST = 4;
 
   public ChamberWall {
     fromAxisMm = Collections.unmodifiableNavigableMap(new TreeMap<>(fromAxisMm));
-    if (fromAxisMm.size() < FEWEST) {
-      throw new IllegalArgumentException("hours: " + fromAxisMm.size());
+    depthsMm = Collections.unmodifiableNavigableMap(new TreeMap<>(depthsMm));
+    if (fromAxisMm.size() < FEWEST || depthsMm.isEmpty()) {
+      throw new IllegalArgumentException(fromAxisMm.size() + ", " + depthsMm.size());
     }
   }
 
+  /** As deep all round. */
+  public ChamberWall(NavigableMap<Double, Double> fromAxisMm, double depthMm) {
+    this(fromAxisMm, new TreeMap<>(Map.of(0.0, depthMm)));
+  }
+
   /** Where enough was measured. */
-  public static Optional<ChamberWall> of(Map<Double, Double> fromAxisMm, double depthMm) {
+  public static Optional<ChamberWall> of(
+      Map<Double, Double> fromAxisMm, Map<Double, Double> depthsMm) {
     return fromAxisMm.size() < FEWEST
         ? Optional.empty()
-        : Optional.of(new ChamberWall(new TreeMap<>(fromAxisMm), depthMm));
+        : Optional.of(new ChamberWall(new TreeMap<>(fromAxisMm), new TreeMap<>(depthsMm)));
+  }
+
+  /** As deep all round, where enough was measured. */
+  public static Optional<ChamberWall> of(Map<Double, Double> fromAxisMm, double depthMm) {
+    return of(fromAxisMm, Map.of(0.0, depthMm));
   }
 
   /** Its distance from the valve's axis in a direction, mm. */
   public double atMm(int direction) {
-    double hour = Around.hour(direction);
-    Map.Entry<Double, Double> before = fromAxisMm.floorEntry(hour);
-    Map.Entry<Double, Double> after = fromAxisMm.ceilingEntry(hour);
-    double from = before == null ? fromAxisMm.lastKey() - 12 : before.getKey();
-    double to = after == null ? fromAxisMm.firstKey() + 12 : after.getKey();
-    double first = before == null ? fromAxisMm.lastEntry().getValue() : before.getValue();
-    double second = after == null ? fromAxisMm.firstEntry().getValue() : after.getValue();
+    return between(fromAxisMm, Around.hour(direction));
+  }
+
+  /** Its height in a direction, mm. */
+  public double depthAtMm(int direction) {
+    return between(depthsMm, Around.hour(direction));
+  }
+
+  /** Its height in the mean of all directions, mm. */
+  public double meanDepthMm() {
+    return IntStream.range(0, Around.DIRECTIONS)
+        .mapToDouble(this::depthAtMm)
+        .average()
+        .orElseThrow();
+  }
+
+  private static double between(NavigableMap<Double, Double> byHour, double hour) {
+    Map.Entry<Double, Double> before = byHour.floorEntry(hour);
+    Map.Entry<Double, Double> after = byHour.ceilingEntry(hour);
+    double from = before == null ? byHour.lastKey() - 12 : before.getKey();
+    double to = after == null ? byHour.firstKey() + 12 : after.getKey();
+    double first = before == null ? byHour.lastEntry().getValue() : before.getValue();
+    double second = after == null ? byHour.firstEntry().getValue() : after.getValue();
     return to == from ? first : first + (second - first) * (hour - from) / (to - from);
+  }
+
+  /** With other distances from the axis. */
+  public ChamberWall withFromAxis(NavigableMap<Double, Double> changed) {
+    return new ChamberWall(changed, depthsMm);
   }
 
   /** The same all round further back. */
   public ChamberWall takenBack(double mm) {
     NavigableMap<Double, Double> back = new TreeMap<>(fromAxisMm);
     back.replaceAll((hour, at) -> at + mm);
-    return new ChamberWall(back, depthMm);
+    return withFromAxis(back);
   }
 }

@@ -115,7 +115,7 @@ public record Room(
     Gap nearest = Gap.to(Nearest.BORE, edgeMm, toBore, Math.max(0, -height));
     if (chamber.isPresent()) {
       double toWall = chamber.get().atMm(direction) - asideMm(direction, heightMm) - edgeMm;
-      double past = height > 0 ? height : Math.max(0, -chamber.get().depthMm() - height);
+      double past = height > 0 ? height : Math.max(0, -chamber.get().depthAtMm(direction) - height);
       nearest = Gap.smaller(nearest, Gap.to(Nearest.CHAMBER, edgeMm, toWall, past));
     }
     for (Neighbour other : neighbours) {
@@ -198,6 +198,20 @@ public record Room(
   public double toCircleFromAxis(int direction, double radiusMm) {
     double angle = Around.angleRad(direction);
     return toCircle(alongMm, acrossMm, Math.sin(angle), Math.cos(angle), radiusMm);
+  }
+
+  /** From the axis at the head face to a disc, in a direction; empty where the ray passes it. */
+  public OptionalDouble toDiscFromAxis(
+      int direction, double discAlongMm, double discAcrossMm, double radiusMm) {
+    double angle = Around.angleRad(direction);
+    return toDisc(
+            alongMm - discAlongMm,
+            acrossMm - discAcrossMm,
+            Math.sin(angle),
+            Math.cos(angle),
+            radiusMm)
+        .map(OptionalDouble::of)
+        .orElseGet(OptionalDouble::empty);
   }
 
   /** From a point inside a circle about 0 to its edge; below 0 from outside it. */

@@ -11,22 +11,26 @@ import java.util.List;
  * @param freeMm from where it takes less than a hundredth, by the model, while the valve stands at
  *     the lift asked for
  * @param ruleMm the rule of thumb: valve radius + depth x discharge
- * @param limitMm the fire ring less the shop's margin; never to be passed
+ * @param limit never to be passed
  */
-public record WallBack(double nowMm, double freeMm, double ruleMm, double limitMm) {
+public record WallBack(double nowMm, double freeMm, double ruleMm, WallLimit limit) {
 
   private static final double FAR_MM = 200;
 
   private static final int HALVINGS = 50;
 
+  public double limitMm() {
+    return limit.mm();
+  }
+
   /** What is to be taken away to get the wall free, but never past the limit, mm. */
   public double takeMm() {
-    return Math.max(0, Math.min(freeMm, limitMm) - nowMm);
+    return Math.max(0, Math.min(freeMm, limitMm()) - nowMm);
   }
 
   /** Whether the limit comes before the wall is free. */
   public boolean isHeld() {
-    return limitMm < freeMm;
+    return limitMm() < freeMm;
   }
 
   /**
@@ -35,8 +39,7 @@ public record WallBack(double nowMm, double freeMm, double ruleMm, double limitM
    * @param edgeMm radius of the head
    * @param heightMm of its edge at the lift asked for
    * @param gateMm2 gate at that lift
-   * @param fireRingMm inside diameter of the gasket's fire ring, about the bore's centre
-   * @param marginMm what the wall must stay inside it
+   * @param limits by direction
    */
   public static List<WallBack> of(
       Room room,
@@ -44,8 +47,7 @@ public record WallBack(double nowMm, double freeMm, double ruleMm, double limitM
       double heightMm,
       double gateMm2,
       Direction direction,
-      double fireRingMm,
-      double marginMm) {
+      List<WallLimit> limits) {
     ChamberWall wall = room.chamber().orElseThrow();
     List<WallBack> all = new ArrayList<>();
     for (int d = 0; d < Around.DIRECTIONS; d++) {
@@ -55,8 +57,8 @@ public record WallBack(double nowMm, double freeMm, double ruleMm, double limitM
           new WallBack(
               wall.atMm(d),
               freeMm(room, d, edgeMm, heightMm, wanted),
-              Unshrouding.radius(edgeMm, wall.depthMm(), discharge),
-              room.toCircleFromAxis(d, fireRingMm / 2 - marginMm)));
+              Unshrouding.radius(edgeMm, wall.depthAtMm(d), discharge),
+              limits.get(d)));
     }
     return all;
   }

@@ -8,6 +8,7 @@ import finebore.finding.Subject;
 import finebore.found.Measure;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
+import finebore.planning.SeatPlaces;
 import finebore.planning.SeatRoom;
 import finebore.practice.Finding;
 import finebore.room.Around;
@@ -27,6 +28,11 @@ final class PlacesDisagree implements HeadRule {
   public List<Finding> of(HeadCase head) {
     Job job = head.job();
     List<Finding> found = new ArrayList<>();
+    for (int cylinder = 1; cylinder <= job.engine().cylinders(); cylinder++) {
+      for (SeatPlaces.Told told : SeatPlaces.of(job, cylinder).told()) {
+        disagree(found, told.seat(), told.measure(), told.measuredMm(), told.followsMm());
+      }
+    }
     for (SeatPlace place : job.engine().seats()) {
       Optional<Room> room = SeatRoom.found(job, place);
       if (room.isEmpty()) {
@@ -34,25 +40,6 @@ final class PlacesDisagree implements HeadRule {
       }
       double edge = job.foundValve(place).headDiameterMm() / 2;
       double fromBore = Math.hypot(room.get().alongMm(), room.get().acrossMm());
-      double shut = SeatRoom.shutMm(job, place);
-      double gap = room.get().leastToBoreMm(edge, shut, shut);
-      OptionalDouble measured = job.head().readingsOf(place.label()).value(Measure.GAP_TO_BORE);
-      if (measured.isPresent()) {
-        disagree(found, place, Measure.GAP_TO_BORE, measured.getAsDouble(), gap);
-      }
-      OptionalDouble axis = job.group(place.port()).axisFromBoreMm();
-      if (axis.isPresent()) {
-        disagree(found, place, Measure.AXIS_ACROSS, axis.getAsDouble(), fromBore);
-      }
-      spacing(job, place, room.get())
-          .ifPresent(
-              apart ->
-                  disagree(
-                      found,
-                      place,
-                      Measure.AXIS_ALONG,
-                      job.engine().valveSpacingMm().orElseThrow(),
-                      apart));
       outline(found, job, place, room.get(), edge);
       double past = fromBore + edge - job.layout().fireRingMm() / 2;
       if (past > 0) {
@@ -97,25 +84,6 @@ final class PlacesDisagree implements HeadRule {
         disagree(found, place, measure, gap.getAsDouble(), follows);
       }
     }
-  }
-
-  /** From an intake to its only exhaust at the head face, where one distance is said of both. */
-  private static OptionalDouble spacing(Job job, SeatPlace place, Room room) {
-    List<SeatPlace> others =
-        job.seats(place.port().other()).stream()
-            .filter(s -> s.cylinder() == place.cylinder())
-            .toList();
-    Optional<Room> other =
-        job.engine().valveSpacingMm().isPresent()
-                && job.engine().valvesPerCylinder(place.port()) == 1
-                && others.size() == 1
-            ? SeatRoom.found(job, others.getFirst())
-            : Optional.empty();
-    return other.isPresent()
-        ? OptionalDouble.of(
-            Math.hypot(
-                other.get().alongMm() - room.alongMm(), other.get().acrossMm() - room.acrossMm()))
-        : OptionalDouble.empty();
   }
 
   private static void disagree(

@@ -26,6 +26,7 @@ public final class PlanFindings {
           new PastRing(),
           new ThroughRingFloor(),
           new PastFireRing(),
+          new WallPastLimit(),
           new RingsMeet(),
           new HeadsOverlap(),
           new HeadPastBore(),

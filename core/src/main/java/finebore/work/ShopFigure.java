@@ -27,7 +27,9 @@ public enum ShopFigure implements Coded {
   LEAST_VACUUM("leastVacuum", Quantity.VACUUM, Unit.INCH_OF_MERCURY.toBase(20)),
   LEAST_FALL("leastFall", Quantity.VACUUM_FALL, 5),
   MOST_RUNOUT("mostRunout", Quantity.SEAT_RUNOUT, 0.05),
-  FIRE_RING_MARGIN("fireRingMargin", Quantity.FIRE_RING_MARGIN, 1);
+  FIRE_RING_MARGIN("fireRingMargin", Quantity.FIRE_RING_MARGIN, 1),
+  WATER_MARGIN("waterMargin", Quantity.WATER_MARGIN, 3),
+  PLUG_MARGIN("plugMargin", Quantity.PLUG_MARGIN, 2);
 
   private final String key;
   private final Quantity quantity;

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import finebore.Samples;
+import finebore.head.HeadPlan.Spot;
 import finebore.head.HeadPlan.ValvePlace;
 import finebore.job.HeadLayout;
 import finebore.job.Job;
@@ -67,5 +68,14 @@ class HeadPlanTest {
     // 0.8 in valve radius, 0.650 in deep, 0.75: 1.2875 in; common practice, no source.
     assertThat(Unshrouding.radius(0.8, 0.650, Unshrouding.LONG_SIDE))
         .isCloseTo(1.2875, within(1e-12));
+  }
+
+  @Test
+  void anOutlineThatCrossesItselfIsNoReasonToFail() {
+    // Two lobes that meet in one place, and a square over both of them.
+    List<Spot> bow = List.of(new Spot(0, 0), new Spot(10, 10), new Spot(10, 0), new Spot(0, 10));
+    List<Spot> square = List.of(new Spot(-1, 4), new Spot(-1, 6), new Spot(11, 6), new Spot(11, 4));
+    assertThat(HeadPlan.together(List.of(bow, square))).isPresent();
+    assertThat(HeadPlan.together(List.of(bow))).isEmpty();
   }
 }

@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.TreeMap;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -195,7 +196,16 @@ class ShroudTest {
   @Test
   void theWallIsTakenBackToWhereItCostsNothingButNotPastTheLimit() {
     Room room = walled(22, 22, 22, 22);
-    List<WallBack> back = WallBack.of(room, EDGE, -1, 500, Direction.INTAKE, 78, 1);
+    List<WallBack> back =
+        WallBack.of(
+            room,
+            EDGE,
+            -1,
+            500,
+            Direction.INTAKE,
+            IntStream.range(0, Around.DIRECTIONS)
+                .mapToObj(d -> new WallLimit(room.toCircleFromAxis(d, 38), WallLimit.By.FIRE_RING))
+                .toList());
     WallBack north = back.getFirst();
     assertThat(north.nowMm()).isEqualTo(22);
     // Seen from the axis the fire ring is as far as the bore's centre is and its radius.

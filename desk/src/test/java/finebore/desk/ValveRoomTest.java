@@ -315,15 +315,6 @@ class ValveRoomTest {
     desk.goTo(KeyCode.DIGIT1);
     fire("#show-chamber");
     double before = job().head().readingsOf("I1a").value(Measure.AXIS_ALONG).orElseThrow();
-    System.err.println(
-        "DBG "
-            + desk.onFx(
-                () ->
-                    desk.lookup("#chamber").query().getLayoutBounds()
-                        + " "
-                        + desk.lookup("#chamber").queryAll().size()
-                        + " "
-                        + desk.session.seat().get().label()));
     drag("#chamber", 0.31, 0.7, 0.33, 0.7);
     double after = job().head().readingsOf("I1a").value(Measure.AXIS_ALONG).orElseThrow();
     assertThat(after).isGreaterThan(before + 0.5).isLessThan(before + 4);

@@ -92,6 +92,14 @@ public final class JobFile {
               .with("column", Term.count(at == null ? 0 : at.getColumnNr()))
               .with("cause", Term.quote(e.getOriginalMessage())),
           e);
+    } catch (NumberFormatException e) {
+      // An exponent of more digits than any number has; the parser does not say where.
+      throw new FileProblem(
+          FileProblem.of("damaged", name)
+              .with("line", Term.count(0))
+              .with("column", Term.count(0))
+              .with("cause", Term.quote(e.getMessage())),
+          e);
     }
     if (!(tree instanceof ObjectNode object)
         || !FORMAT.equals(object.path("format").asString(""))) {

@@ -54,7 +54,7 @@ record Node(JsonNode json, String path) {
   }
 
   Node at(String field) {
-    if (!json.isObject()) {
+    if (json == null || !json.isObject()) {
       throw misfit("object");
     }
     JsonNode child = json.get(field);

@@ -129,4 +129,21 @@ class OddFilesTest {
         .isThrownBy(() -> JobFile.parse(odd, "x"))
         .satisfies(e -> assertThat(e.problem().code()).isEqualTo("file.within"));
   }
+
+  @Test
+  void anExponentOfMoreDigitsThanAnyNumberHasIsDamage() throws Exception {
+    String odd = demoText().replaceFirst("\"rpm\" : [0-9.]+", "\"rpm\" : 2.35E56286455684");
+    assertThatExceptionOfType(FileProblem.class)
+        .isThrownBy(() -> JobFile.parse(odd, "x"))
+        .satisfies(e -> assertThat(e.problem().code()).isEqualTo("file.damaged"));
+  }
+
+  @Test
+  void aShopWithoutItsFiguresIsRefusedByThePlaceThatIsMissing() throws Exception {
+    ObjectNode tree = (ObjectNode) JsonMapper.shared().readTree(demoText());
+    ((ObjectNode) tree.at("/job/shop")).remove("figures");
+    assertThatExceptionOfType(FileProblem.class)
+        .isThrownBy(() -> JobFile.parse(JsonMapper.shared().writeValueAsString(tree), "x"))
+        .satisfies(e -> assertThat(e.problem().toString()).contains("job.shop.figures"));
+  }
 }

@@ -69,7 +69,12 @@ final class RoomHand {
           "drag-wall",
           plan ->
               WallPull.on(
-                  plan, session.job(), room, hour < 0 ? hour + 12 : hour, Math.hypot(x, y)));
+                  plan,
+                  session.job(),
+                  session.seat().get(),
+                  room,
+                  hour < 0 ? hour + 12 : hour,
+                  Math.hypot(x, y)));
     }
   }
 

@@ -6,6 +6,7 @@ import finebore.desk.theme.Palette;
 import finebore.desk.theme.Theme;
 import finebore.drawing.Scribe;
 import finebore.planning.RoomAtLift;
+import finebore.planning.SeatPlaces;
 import finebore.room.Around;
 import finebore.room.Room;
 import finebore.room.Room.Neighbour;
@@ -48,6 +49,9 @@ public final class RoomView extends DrawnRegion {
 
   /** A shut valve is looked at as if it stood open by this, mm. */
   private static final double SHUT_MM = 0.01;
+
+  /** What a caliper may be out by, mm; common practice, no source. */
+  private static final double OFF_MM = 0.1;
 
   private final JobSession session;
   private final DoubleProperty lift;
@@ -205,7 +209,7 @@ public final class RoomView extends DrawnRegion {
   }
 
   private void nothing(GraphicsContext g, Palette colours, double w, double h) {
-    String[] lines = session.say("room.nothing").split("\\|");
+    String[] lines = session.say(lacksOne() ? "room.lacks" : "room.nothing").split("\\|");
     for (int k = 0; k < lines.length; k++) {
       say(
           g,
@@ -217,11 +221,20 @@ public final class RoomView extends DrawnRegion {
     }
   }
 
+  private SeatPlaces places() {
+    SeatView work = session.work().get();
+    return SeatPlaces.of(work.job(), work.place().cylinder());
+  }
+
+  private boolean lacksOne() {
+    return places().lacksOne(session.work().get().place());
+  }
+
   /** What stands round the valve; there is a room and a seat to rest on. */
   private RoomAtLift seen(Room room) {
     SeatView work = session.work().get();
     return RoomAtLift.of(
-            work.job(), room, shown().fit(), work.port().direction(), Math.max(lift.get(), SHUT_MM))
+            work.job(), work.place(), room, shown().fit(), Math.max(lift.get(), SHUT_MM))
         .orElseThrow();
   }
 
@@ -416,6 +429,20 @@ public final class RoomView extends DrawnRegion {
                         words.figure(Dimension.LENGTH, RoomAtLift.STEP_MM),
                         "gain",
                         UnitSystem.fixed(100 * g, 2))));
+    if (measured && places().isWorkedOut(session.work().get().place())) {
+      lines.add(
+          words.text(
+              "room.workedOut",
+              "along",
+              words.figure(Dimension.LENGTH, room.get().alongMm()),
+              "across",
+              words.figure(Dimension.LENGTH, room.get().acrossMm()),
+              "off",
+              words.figure(Dimension.LENGTH, OFF_MM),
+              "out",
+              words.figure(
+                  Dimension.LENGTH, OFF_MM * places().magnified(session.work().get().place()))));
+    }
     lines.add(session.say("room.basis"));
     return lines;
   }
@@ -440,7 +467,9 @@ public final class RoomView extends DrawnRegion {
             "take",
             words.figure(Dimension.LENGTH, wall.takeMm()),
             "limit",
-            words.figure(Dimension.LENGTH, wall.limitMm()));
+            words.figure(Dimension.LENGTH, wall.limitMm()),
+            "by",
+            words.text("room.limit." + wall.limit().by().name().toLowerCase(Locale.ROOT)));
   }
 
   private void say(

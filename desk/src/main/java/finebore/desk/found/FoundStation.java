@@ -15,6 +15,7 @@ import finebore.rules.HeadFindings;
 import finebore.words.Words;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
@@ -25,7 +26,9 @@ import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleDoubleProperty;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
@@ -117,16 +120,9 @@ public final class FoundStation extends BorderPane {
     how.setWrapText(true);
     how.setMinHeight(Region.USE_PREF_SIZE);
     how.getStyleClass().addAll("small", "muted");
-    ToggleButton fine = new ToggleButton(session.say("found.fine"));
-    fine.setId("found-fine");
-    fine.setTooltip(new Tooltip(session.say("found.fine.tip")));
-    fine.setMinWidth(Region.USE_PREF_SIZE);
-    fine.setOnAction(e -> sheet.showFine(fine.isSelected()));
-    fine.visibleProperty().bind(showChamber.selectedProperty());
-    fine.managedProperty().bind(fine.visibleProperty());
     how.setMaxWidth(Double.MAX_VALUE);
     HBox.setHgrow(how, Priority.ALWAYS);
-    HBox above = new HBox(8, how, fine);
+    HBox above = new HBox(8, how, moreRows());
     VBox middle =
         new VBox(6, figures, above, new MessageLine("reading-message", session.messages()), sheet);
     middle.getStyleClass().add("column");
@@ -144,6 +140,24 @@ public final class FoundStation extends BorderPane {
     setCenter(middle);
     setBottom(box);
     session.work().addListener((o, was, is) -> refresh());
+  }
+
+  /** What of the sheet's rows only some heads want. */
+  private MenuButton moreRows() {
+    MenuButton more = new MenuButton(session.say("found.rows"));
+    more.setId("found-rows");
+    more.setTooltip(new Tooltip(session.say("found.rows.tip")));
+    more.setMinWidth(Region.USE_PREF_SIZE);
+    for (Measure.Rows rows : Measure.Rows.values()) {
+      if (rows != Measure.Rows.ALWAYS) {
+        String key = rows.name().toLowerCase(Locale.ROOT);
+        CheckMenuItem item = new CheckMenuItem(session.say("found.rows." + key));
+        item.setId("found-rows-" + key);
+        item.setOnAction(e -> sheet.showRows(rows, item.isSelected()));
+        more.getItems().add(item);
+      }
+    }
+    return more;
   }
 
   /** The chamber at full height takes the place of head and section. */

@@ -6,17 +6,21 @@ import finebore.found.Contradiction;
 import finebore.found.Family;
 import finebore.found.FoundSeat;
 import finebore.found.Measure;
+import finebore.found.Measure.Rows;
 import finebore.found.SeatReadings;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.job.Port;
+import finebore.planning.SeatPlaces;
 import finebore.words.Words;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
 import javafx.geometry.HPos;
@@ -54,7 +58,7 @@ final class ReadingSheet extends BorderPane {
   private final List<Label> names = new ArrayList<>();
   private List<SeatPlace> seats = List.of();
   private List<Measure> measures = List.of();
-  private boolean fine;
+  private final Set<Rows> wanted = EnumSet.of(Rows.ALWAYS);
 
   ReadingSheet(JobSession session, Supplier<Double> textScale) {
     this.session = session;
@@ -120,11 +124,13 @@ final class ReadingSheet extends BorderPane {
     Map<String, FoundSeat> found = new HashMap<>();
     seats.forEach(s -> found.put(s.label(), job.foundSeat(s)));
     Map<String, String> doubts = doubts(job, found, words);
+    Map<Integer, SeatPlaces> places = new HashMap<>();
+    seats.forEach(s -> places.computeIfAbsent(s.cylinder(), c -> SeatPlaces.of(job, c)));
     for (ReadingCell cell : cells) {
       String label = cell.place().label();
       SeatReadings readings = job.head().readingsOf(label);
       Optional<Assumed> assumed =
-          found.get(label).assumed().stream()
+          Stream.concat(found.get(label).assumed().stream(), placed(places, cell.place()))
               .filter(a -> a.measure() == cell.measure())
               .findFirst();
       cell.showReading(
@@ -134,18 +140,41 @@ final class ReadingSheet extends BorderPane {
     }
   }
 
-  /** Rows for every half hour stand only where they are asked for, or something was read there. */
+  /**
+   * Rows that only some heads want stand where they are asked for, or something was read there; a
+   * distance to a valve that the cylinders do not have never.
+   */
   private List<Measure> measures(Job job) {
-    boolean read =
-        job.head().readings().values().stream()
-            .anyMatch(r -> r.values().keySet().stream().anyMatch(Measure::isFine));
-    return Stream.of(Measure.values()).filter(m -> fine || read || !m.isFine()).toList();
+    Set<Rows> shown = EnumSet.copyOf(wanted);
+    job.head().readings().values().stream()
+        .flatMap(r -> r.values().keySet().stream())
+        .forEach(m -> shown.add(m.rows()));
+    return Stream.of(Measure.values())
+        .filter(m -> shown.contains(m.rows()) && job.engine().has(m))
+        .toList();
   }
 
-  /** Shows or hides the rows for every half hour. */
-  void showFine(boolean is) {
-    fine = is;
+  /** Shows or hides rows that only some heads want. */
+  void showRows(Rows rows, boolean are) {
+    if (are) {
+      wanted.add(rows);
+    } else {
+      wanted.remove(rows);
+    }
     show(session.job());
+  }
+
+  /** Coordinates that follow from distances. */
+  private static Stream<Assumed> placed(Map<Integer, SeatPlaces> places, SeatPlace seat) {
+    SeatPlaces own = places.get(seat.cylinder());
+    return own.isWorkedOut(seat)
+        ? own.at(seat).stream()
+            .flatMap(
+                p ->
+                    Stream.of(
+                        new Assumed(Measure.AXIS_ALONG, p.alongMm(), Assumed.Basis.DISTANCES),
+                        new Assumed(Measure.AXIS_ACROSS, p.acrossMm(), Assumed.Basis.DISTANCES)))
+        : Stream.empty();
   }
 
   /** What is the matter with which cell. */

@@ -49,9 +49,9 @@ final class NewOperation {
             room ->
                 RoomAtLift.of(
                     work.job(),
+                    work.place(),
                     room,
                     work.plan().cut().fit(),
-                    work.port().direction(),
                     work.group().cam().maxLiftMm()))
         .flatMap(RoomAtLift::wanted);
   }

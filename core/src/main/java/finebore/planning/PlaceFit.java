@@ -1,0 +1,178 @@
+package finebore.planning;
+
+import java.util.List;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.DoubleStream;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.hipparchus.exception.MathIllegalStateException;
+import org.hipparchus.linear.Array2DRowRealMatrix;
+import org.hipparchus.linear.ArrayRealVector;
+import org.hipparchus.linear.SingularValueDecomposition;
+import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresBuilder;
+import org.hipparchus.optim.nonlinear.vector.leastsquares.LevenbergMarquardtOptimizer;
+import org.hipparchus.util.Pair;
+
+/**
+ * Coordinates that fit what was read of them best, by least squares.
+ *
+ * @param start coordinates to begin with, mm; those that are not free stay so
+ * @param free which may move
+ * @param read what was read, mm
+ */
+record PlaceFit(double[] start, List<Integer> free, List<Read> read) {
+
+  /** A reading, and how it follows from the coordinates. */
+  record Read(double mm, ToDoubleFunction<double[]> follows) {}
+
+  /** For a slope, mm. */
+  private static final double STEP_MM = 1e-4;
+
+  private static final int MOST_STEPS = 200;
+
+  /** Directions in which readings move by less than this share are told by none. */
+  private static final double TOLD_BY_NOTHING = 1e-3;
+
+  private static final double ROUNDING = 1e-6;
+
+  /** Pull toward the start, which settles what nothing tells and moves nothing that is told. */
+  private static final double PULL = 1e-5;
+
+  /** Short steps first, so that of several places the one near the start is found. */
+  private static final double FIRST_STEP = 0.1;
+
+  /** Readings that differ from what follows by more may have been led to the wrong place, mm. */
+  private static final double WELL_MM = 0.5;
+
+  /** Other starts lie so far from the first, mm. */
+  private static final double ASIDE_MM = 8;
+
+  private static final int OTHER_STARTS = 8;
+
+  /**
+   * The coordinates; where they do not fit well, the best from a few other places to start from.
+   */
+  double[] solved() {
+    double[] best = solved(start);
+    for (int k = 1; k <= OTHER_STARTS && worst(best) > WELL_MM; k++) {
+      double[] other = start.clone();
+      for (int i : free) {
+        // Any fixed scatter does.
+        other[i] += ASIDE_MM * Math.sin(2.4 * k + 1.7 * i);
+      }
+      double[] next = solved(other);
+      best = worst(next) < worst(best) - STEP_MM ? next : best;
+    }
+    return best;
+  }
+
+  private double worst(double[] all) {
+    return read.stream()
+        .mapToDouble(r -> Math.abs(r.follows().applyAsDouble(all) - r.mm()))
+        .max()
+        .orElse(0);
+  }
+
+  private double[] solved(double[] begin) {
+    double[] from = free.stream().mapToDouble(i -> begin[i]).toArray();
+    LeastSquaresBuilder problem =
+        new LeastSquaresBuilder()
+            .start(from)
+            .target(pulled(read.stream().mapToDouble(Read::mm).toArray(), from))
+            .model(
+                v -> {
+                  double[] values = v.toArray();
+                  double[] all = with(values);
+                  return new Pair<>(
+                      new ArrayRealVector(pulled(follow(all), values), false),
+                      new Array2DRowRealMatrix(pulled(slopes(all)), false));
+                })
+            .maxEvaluations(MOST_STEPS)
+            .maxIterations(MOST_STEPS);
+    try {
+      return with(
+          new LevenbergMarquardtOptimizer()
+              .withInitialStepBoundFactor(FIRST_STEP)
+              .optimize(problem.build())
+              .getPoint()
+              .toArray());
+    } catch (MathIllegalStateException e) {
+      return begin;
+    }
+  }
+
+  /**
+   * How often what the readings are out by comes back in two coordinates; infinite where they can
+   * move without any reading's noticing.
+   */
+  double magnified(double[] solved, int first, int second) {
+    if (read.isEmpty()) {
+      return Double.POSITIVE_INFINITY;
+    }
+    var svd = new SingularValueDecomposition(new Array2DRowRealMatrix(slopes(solved), false));
+    double[] strengths = svd.getSingularValues();
+    double variance = 0;
+    for (int coordinate : new int[] {first, second}) {
+      int row = free.indexOf(coordinate);
+      double held = 0;
+      for (int s = 0; s < strengths.length; s++) {
+        double part = svd.getV().getEntry(row, s);
+        if (strengths[s] > TOLD_BY_NOTHING) {
+          held += part * part;
+          variance += Math.pow(part / strengths[s], 2);
+        }
+      }
+      if (held < 1 - ROUNDING) {
+        return Double.POSITIVE_INFINITY;
+      }
+    }
+    return Math.sqrt(variance);
+  }
+
+  private double[] with(double[] values) {
+    double[] all = start.clone();
+    for (int i = 0; i < free.size(); i++) {
+      all[free.get(i)] = values[i];
+    }
+    return all;
+  }
+
+  private double[] follow(double[] all) {
+    return read.stream().mapToDouble(r -> r.follows().applyAsDouble(all)).toArray();
+  }
+
+  private double[][] slopes(double[] all) {
+    double[][] rows = new double[read.size()][free.size()];
+    for (int i = 0; i < free.size(); i++) {
+      double[] more = all.clone();
+      double[] less = all.clone();
+      more[free.get(i)] += STEP_MM;
+      less[free.get(i)] -= STEP_MM;
+      double[] above = follow(more);
+      double[] below = follow(less);
+      for (int r = 0; r < rows.length; r++) {
+        rows[r][i] = (above[r] - below[r]) / (2 * STEP_MM);
+      }
+    }
+    return rows;
+  }
+
+  private static double[] pulled(double[] distances, double[] values) {
+    return DoubleStream.concat(
+            DoubleStream.of(distances), DoubleStream.of(values).map(v -> PULL * v))
+        .toArray();
+  }
+
+  private double[][] pulled(double[][] slopes) {
+    return Stream.concat(
+            Stream.of(slopes),
+            IntStream.range(0, free.size())
+                .mapToObj(
+                    i -> {
+                      double[] row = new double[free.size()];
+                      row[i] = PULL;
+                      return row;
+                    }))
+        .toArray(double[][]::new);
+  }
+}
