@@ -6,6 +6,7 @@ import finebore.found.SeatReadings;
 import finebore.quantity.Quantity;
 import finebore.quantity.Setting;
 import finebore.room.ChamberOutline;
+import finebore.room.FacePhotograph;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -28,6 +29,7 @@ import java.util.TreeMap;
  * @param intakeFaceDeg how far the intake face is from square to the head face, away from the other
  *     bank at the top
  * @param chambers outlines that were traced, each cylinder once
+ * @param photographs of chambers, each cylinder once
  * @param readings of each seat by its label; seats nobody has measured are not in it
  */
 @RecordBuilder
@@ -41,6 +43,7 @@ public record Head(
     OptionalDouble bankDeg,
     OptionalDouble intakeFaceDeg,
     List<ChamberOutline> chambers,
+    List<FacePhotograph> photographs,
     Map<String, SeatReadings> readings)
     implements HeadBuilder.With {
 
@@ -111,6 +114,7 @@ public record Head(
         OptionalDouble.empty(),
         OptionalDouble.empty(),
         List.of(),
+        List.of(),
         readings);
   }
 
@@ -119,6 +123,11 @@ public record Head(
     chambers = List.copyOf(chambers);
     if (chambers.stream().map(ChamberOutline::cylinder).distinct().count() < chambers.size()) {
       throw RuleViolation.of("outlineTwice");
+    }
+    photographs = List.copyOf(photographs);
+    if (photographs.stream().map(FacePhotograph::cylinder).distinct().count()
+        < photographs.size()) {
+      throw RuleViolation.of("photographTwice");
     }
     Quantity.BANK.check(bankDeg);
     Quantity.INTAKE_FACE.check(intakeFaceDeg);
@@ -145,6 +154,20 @@ public record Head(
     outline.ifPresent(changed::add);
     changed.sort(Comparator.comparing(ChamberOutline::cylinder));
     return withChambers(changed);
+  }
+
+  /** The photograph of a cylinder's chamber, where there is one. */
+  public Optional<FacePhotograph> photograph(int cylinder) {
+    return photographs.stream().filter(p -> p.cylinder() == cylinder).findFirst();
+  }
+
+  /** With a chamber's photograph, or without one. */
+  public Head withPhotograph(int cylinder, Optional<FacePhotograph> photograph) {
+    List<FacePhotograph> changed =
+        new ArrayList<>(photographs.stream().filter(p -> p.cylinder() != cylinder).toList());
+    photograph.ifPresent(changed::add);
+    changed.sort(Comparator.comparing(FacePhotograph::cylinder));
+    return withPhotographs(changed);
   }
 
   /** What has been skimmed off, mm. */

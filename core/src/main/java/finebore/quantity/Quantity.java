@@ -93,6 +93,7 @@ public enum Quantity implements Coded {
   SWEEP_START("sweepStart", Dimension.LENGTH, 5, 300),
   OUTLINE_ALONG("outlineAlong", Dimension.LENGTH, -300, 300),
   OUTLINE_ACROSS("outlineAcross", Dimension.LENGTH, -300, 300),
+  PHOTOGRAPH_PLACE("photographPlace", Dimension.RATIO, 0, 1),
   WALL_CLOCK("wallClock", Dimension.CLOCK, 0, 12),
   WALL_RADIUS("wallRadius", Dimension.LENGTH, 4, 250),
   UNDERCUT_LEAN("undercutLean", Dimension.ANGLE, 0, 45),

@@ -25,8 +25,20 @@ public final class Squared {
 
   private final double[] h;
 
+  /** The other way, row by row. */
+  private final double[][] back;
+
   private Squared(double[] h) {
     this.h = h;
+    back =
+        new LUDecomposition(
+                new Array2DRowRealMatrix(
+                    new double[][] {{h[0], h[1], h[2]}, {h[3], h[4], h[5]}, {h[6], h[7], 1}},
+                    false),
+                0)
+            .getSolver()
+            .getInverse()
+            .getData();
   }
 
   /**
@@ -57,6 +69,12 @@ public final class Squared {
     }
     RealVector solved = solver.solve(new ArrayRealVector(right, false));
     double[] h = solved.toArray();
+    double[][] map = {{h[0], h[1], h[2]}, {h[3], h[4], h[5]}, {h[6], h[7], 1}};
+    if (!new LUDecomposition(new Array2DRowRealMatrix(map, false), SINGULAR)
+        .getSolver()
+        .isNonSingular()) {
+      return Optional.empty();
+    }
     for (int k : new int[] {0, 1, 3, 4, 6, 7}) {
       h[k] /= size;
     }
@@ -67,6 +85,14 @@ public final class Squared {
   public static List<Corner> quarters(double boreMm) {
     double r = boreMm / 2;
     return List.of(new Corner(0, r), new Corner(r, 0), new Corner(0, -r), new Corner(-r, 0));
+  }
+
+  /** Where a place of the head face is seen on the picture. */
+  public Pixel seen(double alongMm, double acrossMm) {
+    double w = back[2][0] * alongMm + back[2][1] * acrossMm + back[2][2];
+    return new Pixel(
+        (back[0][0] * alongMm + back[0][1] * acrossMm + back[0][2]) / w,
+        (back[1][0] * alongMm + back[1][1] * acrossMm + back[1][2]) / w);
   }
 
   /**

@@ -1,8 +1,10 @@
 package finebore.room;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import static org.assertj.core.api.Assertions.within;
 
+import finebore.code.RuleViolation;
 import finebore.room.ChamberOutline.Corner;
 import finebore.room.Squared.Pixel;
 import java.util.List;
@@ -44,5 +46,43 @@ class SquaredTest {
     assertThat(Squared.of(line, Squared.quarters(86))).isEmpty();
     Pixel one = new Pixel(10, 10);
     assertThat(Squared.of(List.of(one, one, one, one), Squared.quarters(86))).isEmpty();
+  }
+
+  @ParameterizedTest
+  @CsvSource({"0, 0", "25, 40", "-30, 190"})
+  void anyFourKnownPlacesDoAndLeadBackToThePhotograph(double tilt, double turn) {
+    List<Corner> dowels =
+        List.of(new Corner(-52, 47), new Corner(55, 41), new Corner(49, -50), new Corner(-3, -61));
+    Squared squared =
+        Squared.of(
+                dowels.stream().map(c -> seen(c.alongMm(), c.acrossMm(), tilt, turn)).toList(),
+                dowels)
+            .orElseThrow();
+    for (double[] at : new double[][] {{0, 0}, {31.5, -12.25}, {-20, 38}}) {
+      Pixel on = seen(at[0], at[1], tilt, turn);
+      assertThat(squared.at(on).alongMm()).isCloseTo(at[0], within(1e-6));
+      assertThat(squared.at(on).acrossMm()).isCloseTo(at[1], within(1e-6));
+      assertThat(squared.seen(at[0], at[1]).x()).isCloseTo(on.x(), within(1e-4));
+      assertThat(squared.seen(at[0], at[1]).y()).isCloseTo(on.y(), within(1e-4));
+    }
+  }
+
+  @Test
+  void threeKnownPlacesOnALineTellNothing() {
+    List<Pixel> square =
+        List.of(new Pixel(0, 0), new Pixel(1, 0), new Pixel(1, 1), new Pixel(0, 1));
+    List<Corner> line =
+        List.of(new Corner(-40, 0), new Corner(0, 0), new Corner(40, 0), new Corner(0, 40));
+    assertThat(Squared.of(square, line)).isEmpty();
+    assertThatExceptionOfType(RuleViolation.class)
+        .isThrownBy(() -> new FacePhotograph(1, "a.png", square, line));
+    assertThatExceptionOfType(RuleViolation.class)
+        .isThrownBy(() -> new FacePhotograph(1, " ", square, Squared.quarters(86)));
+    assertThatExceptionOfType(RuleViolation.class)
+        .isThrownBy(
+            () -> new FacePhotograph(1, "a.png", square.subList(0, 3), Squared.quarters(86)));
+    List<Pixel> outside = List.of(new Pixel(-0.1, 0), square.get(1), square.get(2), square.get(3));
+    assertThatExceptionOfType(RuleViolation.class)
+        .isThrownBy(() -> new FacePhotograph(1, "a.png", outside, Squared.quarters(86)));
   }
 }

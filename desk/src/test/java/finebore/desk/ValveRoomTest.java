@@ -5,12 +5,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 import finebore.cutting.TakeWallBack;
 import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
+import finebore.formats.JobPictures;
 import finebore.found.Measure;
 import finebore.job.Job;
 import finebore.room.ChamberOutline;
+import finebore.room.FacePhotograph;
+import finebore.room.Squared;
 import java.awt.image.BufferedImage;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.concurrent.TimeUnit;
@@ -18,6 +22,9 @@ import javafx.event.EventType;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
+import javafx.scene.control.CheckMenuItem;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
@@ -280,6 +287,125 @@ class ValveRoomTest {
     // 0.8 of the side is the bore of 86, so 0.6 by 0.4 of it is 64.5 by 43.
     assertThat(outline.areaMm2()).isBetween(64.5 * 43 - 30, 64.5 * 43 + 30);
     assertThat(desk.isShown("#chamber")).isTrue();
+    // A job that has no file has nowhere to keep the photograph.
+    assertThat(job().head().photographs()).isEmpty();
+    assertThat(desk.words("#found-station")).contains("no file yet");
+  }
+
+  @Test
+  void aPhotographSquaredByPlacesOfOnesOwnIsKeptUnderTheChamber() throws Exception {
+    Path saved = home.resolve("photographed" + JobFile.EXTENSION);
+    desk.picks.save = Optional.of(saved);
+    desk.press(KeyCode.CONTROL).type(KeyCode.S).release(KeyCode.CONTROL);
+    desk.goTo(KeyCode.DIGIT1);
+    fire("#show-chamber");
+    Path file = home.resolve("face.png");
+    BufferedImage green = new BufferedImage(400, 400, BufferedImage.TYPE_INT_RGB);
+    for (int k = 0; k < 400 * 400; k++) {
+      green.setRGB(k % 400, k / 400, 0x00ff00);
+    }
+    ImageIO.write(green, "png", file.toFile());
+    desk.picks.picture = Optional.of(file);
+    desk.press("#outline-photograph");
+    WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> desk.isShown("#trace"));
+    fire("#known-own");
+    assertThat(desk.text("#outline-text")).contains("Click place 1");
+    double[][] clicks = {{-0.4, 0.4}, {0.4, 0.4}, {0.4, -0.4}, {-0.4, -0.4}};
+    double[][] are = {{-60, 50}, {60, 50}, {60, -50}, {-60, -50}};
+    for (double[] c : clicks) {
+      clickOnPhotograph(c[0], c[1]);
+    }
+    desk.press("#trace-close");
+    assertThat(desk.words("#found-station")).contains("Enter where place 1 lies");
+    for (int k = 0; k < 4; k++) {
+      desk.enter("known-along-" + (k + 1), String.valueOf(are[k][0]));
+      desk.enter("known-across-" + (k + 1), String.valueOf(are[k][1]));
+    }
+    desk.press("#trace-close");
+    // Nothing was traced: the photograph alone, with a copy of its file beside the job's.
+    assertThat(job().head().chambers()).isEmpty();
+    FacePhotograph kept = job().head().photograph(1).orElseThrow();
+    assertThat(kept.file()).isEqualTo("face.png");
+    assertThat(kept.squared().at(new Squared.Pixel(0.5, 0.5)).alongMm()).isBetween(-1.0, 1.0);
+    assertThat(kept.squared().at(new Squared.Pixel(0.9, 0.5)).alongMm()).isBetween(59.0, 61.0);
+    assertThat(Files.exists(JobPictures.find(saved, "face.png").orElseThrow())).isTrue();
+    WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> isGreen(0.04, 0.5));
+    // To another file it goes along; taken away, the paper is back.
+    desk.press("#photograph-remove");
+    assertThat(job().head().photographs()).isEmpty();
+    desk.settle();
+    assertThat(isGreen(0.04, 0.5)).isFalse();
+  }
+
+  /** What is drawn at a share of the chamber's picture. */
+  private boolean isGreen(double x, double y) {
+    return desk.onFx(
+        () -> {
+          Node chamber = desk.lookup("#chamber").query();
+          var shot = chamber.snapshot(null, null);
+          double side = Math.min(shot.getWidth(), shot.getHeight());
+          var colour =
+              shot.getPixelReader()
+                  .getColor(
+                      (int) (shot.getWidth() / 2 + (x - 0.5) * side), (int) (y * shot.getHeight()));
+          return colour.getGreen() > 0.9 && colour.getRed() < 0.2;
+        });
+  }
+
+  /** Types over a cell of the sheet of readings. */
+  private void cell(String id, String text) {
+    desk.runFx(
+        () -> {
+          TextField cell = desk.lookup(id).query();
+          cell.requestFocus();
+          cell.setText(text);
+          desk.window.scene().lookup("#field-chamberCc-text").requestFocus();
+        });
+    desk.settle();
+  }
+
+  @Test
+  void aCaliperTellsWhereAValveLies() {
+    desk.runFx(
+        () ->
+            desk.session.edit(
+                "",
+                j ->
+                    j.withHead(
+                        j.head()
+                            .withReading("I1b", Measure.AXIS_ALONG, OptionalDouble.empty())
+                            .withReading("I1b", Measure.AXIS_ACROSS, OptionalDouble.empty())
+                            .withReading("I1b", Measure.GAP_TO_BORE, OptionalDouble.empty()))));
+    desk.goTo(KeyCode.DIGIT1);
+    fire("#show-chamber");
+    assertThat(desk.lookup("#cell-I1b-edgeToIntakeA").tryQuery()).isEmpty();
+    desk.runFx(
+        () -> {
+          MenuButton more = desk.lookup("#found-rows").query();
+          more.getItems().stream()
+              .filter(i -> "found-rows-distances".equals(i.getId()))
+              .forEach(
+                  i -> {
+                    ((CheckMenuItem) i).setSelected(true);
+                    i.fire();
+                  });
+        });
+    desk.settle();
+    assertThat(desk.lookup("#cell-I1b-edgeToIntakeC").tryQuery()).isEmpty();
+    double radius = job().foundValve(desk.session.seat().get()).headDiameterMm() / 2;
+    double along = 18.2;
+    double across = job().head().readingsOf("I1a").value(Measure.AXIS_ACROSS).orElseThrow();
+    cell(
+        "#cell-I1b-gapToBore",
+        String.format(
+            Locale.ROOT, "%.3f", job().engine().boreMm() / 2 - Math.hypot(along, across) - radius));
+    double other = job().head().readingsOf("I1a").value(Measure.AXIS_ALONG).orElseThrow();
+    cell("#cell-I1b-edgeToIntakeA", String.format(Locale.ROOT, "%.3f", along - other - 2 * radius));
+    TextField cell = desk.lookup("#cell-I1b-axisAlong").query();
+    assertThat(cell.getText()).isEmpty();
+    assertThat(cell.getPromptText()).matches("\\((1[78]\\.\\d+)\\)");
+    assertThat(desk.text("#chamber-text")).contains("worked out of the distances");
+    assertThat(job().head().readingsOf("I1b").value(Measure.AXIS_ALONG)).isEmpty();
   }
 
   @Test

@@ -5,6 +5,8 @@ import finebore.found.SeatReadings;
 import finebore.job.Head;
 import finebore.job.HeadLayout;
 import finebore.room.ChamberOutline;
+import finebore.room.FacePhotograph;
+import finebore.room.Squared;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -38,6 +40,9 @@ final class HeadJson {
         n.at("chambers").isAbsent()
             ? List.of()
             : n.at("chambers").list(c -> c.build(HeadJson::chamber)),
+        n.at("photographs").isAbsent()
+            ? List.of()
+            : n.at("photographs").list(p -> p.build(HeadJson::photograph)),
         readings);
   }
 
@@ -51,14 +56,19 @@ final class HeadJson {
 
   private static ChamberOutline chamber(Node n) {
     return new ChamberOutline(
+        n.at("cylinder").whole(), n.at("outline").list(p -> p.build(HeadJson::corner)));
+  }
+
+  private static ChamberOutline.Corner corner(Node n) {
+    return new ChamberOutline.Corner(n.at("alongMm").number(), n.at("acrossMm").number());
+  }
+
+  private static FacePhotograph photograph(Node n) {
+    return new FacePhotograph(
         n.at("cylinder").whole(),
-        n.at("outline")
-            .list(
-                p ->
-                    p.build(
-                        c ->
-                            new ChamberOutline.Corner(
-                                c.at("alongMm").number(), c.at("acrossMm").number()))));
+        n.at("file").text(),
+        n.at("seen").list(p -> new Squared.Pixel(p.at("x").number(), p.at("y").number())),
+        n.at("are").list(p -> p.build(HeadJson::corner)));
   }
 
   private static HeadLayout layout(Node n) {
@@ -74,6 +84,11 @@ final class HeadJson {
         n.at("exhaustTiltDeg").number(),
         n.at("intakeCantDeg").number(),
         n.at("exhaustCantDeg").number());
+  }
+
+  private static void corners(ArrayNode line, List<ChamberOutline.Corner> corners) {
+    corners.forEach(
+        c -> line.addObject().put("alongMm", c.alongMm()).put("acrossMm", c.acrossMm()));
   }
 
   static ObjectNode write(Head head) {
@@ -106,10 +121,16 @@ final class HeadJson {
     for (ChamberOutline outline : head.chambers()) {
       ObjectNode c = chambers.addObject();
       c.put("cylinder", outline.cylinder());
-      ArrayNode line = c.putArray("outline");
-      outline
-          .corners()
-          .forEach(p -> line.addObject().put("alongMm", p.alongMm()).put("acrossMm", p.acrossMm()));
+      corners(c.putArray("outline"), outline.corners());
+    }
+    ArrayNode photographs = n.putArray("photographs");
+    for (FacePhotograph photograph : head.photographs()) {
+      ObjectNode p = photographs.addObject();
+      p.put("cylinder", photograph.cylinder());
+      p.put("file", photograph.file());
+      ArrayNode seen = p.putArray("seen");
+      photograph.seen().forEach(s -> seen.addObject().put("x", s.x()).put("y", s.y()));
+      corners(p.putArray("are"), photograph.are());
     }
     ArrayNode seats = n.putArray("seats");
     new TreeMap<>(head.readings())

@@ -32,6 +32,8 @@ import finebore.job.Pistons;
 import finebore.job.Plan;
 import finebore.job.Port;
 import finebore.room.ChamberOutline;
+import finebore.room.FacePhotograph;
+import finebore.room.Squared;
 import finebore.seat.Arc;
 import finebore.seat.Cut;
 import finebore.seat.CutStack;
@@ -274,11 +276,26 @@ class JobFileTest {
                 new ChamberOutline.Corner(40, -20),
                 new ChamberOutline.Corner(39, 21),
                 new ChamberOutline.Corner(-40, 20)));
+    FacePhotograph photograph =
+        new FacePhotograph(
+            2,
+            "face.jpg",
+            List.of(
+                new Squared.Pixel(0.5, 0.1),
+                new Squared.Pixel(0.9, 0.55),
+                new Squared.Pixel(0.45, 0.95),
+                new Squared.Pixel(0.05, 0.5)),
+            Squared.quarters(86));
     var place = job.engine().seats().getFirst();
     Job changed =
         job.withHead(
                 job.head()
                     .withChamber(3, Optional.of(outline))
+                    .withPhotograph(2, Optional.of(photograph))
+                    .withReading("I1a", Measure.EDGE_TO_EXHAUST_B, OptionalDouble.of(-1.25))
+                    .withReading("I1a", Measure.CENTRES_TO_INTAKE_B, OptionalDouble.of(36.5))
+                    .withReading("I1a", Measure.DEPTH_730, OptionalDouble.of(7.25))
+                    .withReading("I1a", Measure.WATER_1030, OptionalDouble.of(6.75))
                     .withBankDeg(OptionalDouble.of(90))
                     .withIntakeFaceDeg(OptionalDouble.of(10)))
             .withPlan(
@@ -290,6 +307,9 @@ class JobFileTest {
     assertThatThrownBy(() -> JobFile.parse(twice, "new"))
         .isInstanceOf(FileProblem.class)
         .hasMessageContaining("chambers");
+    assertThatThrownBy(() -> JobFile.parse(written.replace("\"face.jpg\"", "\" \""), "new"))
+        .isInstanceOf(FileProblem.class)
+        .hasMessageContaining("photographs");
   }
 
   @Test

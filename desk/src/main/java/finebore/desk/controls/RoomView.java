@@ -5,9 +5,11 @@ import finebore.desk.session.SeatView;
 import finebore.desk.theme.Palette;
 import finebore.desk.theme.Theme;
 import finebore.drawing.Scribe;
+import finebore.formats.JobPictures;
 import finebore.planning.RoomAtLift;
 import finebore.planning.SeatPlaces;
 import finebore.room.Around;
+import finebore.room.FacePhotograph;
 import finebore.room.Room;
 import finebore.room.Room.Neighbour;
 import finebore.room.Shroud;
@@ -60,6 +62,7 @@ public final class RoomView extends DrawnRegion {
   private final Supplier<Palette> palette;
   private final Supplier<Double> textScale;
   private final RoomHand hand;
+  private final FaceUnder under = new FaceUnder(this::requestLayout);
   private Runnable looked = () -> {};
 
   /** The direction that was pointed at; below 0 the tightest, until one is. */
@@ -242,10 +245,13 @@ public final class RoomView extends DrawnRegion {
     RoomAtLift seen = seen(room);
     double ring = session.job().layout().fireRingMm();
     fit(room, seen.edgeMm(), Math.max(ring, room.boreMm()), w, h);
-    g.setFill(colours.band());
-    disc(g, 0, 0, room.boreMm() / 2);
+    boolean photograph = measured && photograph(g, Math.max(ring, room.boreMm()));
+    if (!photograph) {
+      g.setFill(colours.band());
+      disc(g, 0, 0, room.boreMm() / 2);
+    }
     if (!seen.back().isEmpty()) {
-      walls(g, room, seen.back(), colours);
+      walls(g, room, seen.back(), photograph, colours);
     }
     circles(g, room, ring, colours);
     g.setFill(colours.brass());
@@ -266,6 +272,17 @@ public final class RoomView extends DrawnRegion {
         TextAlignment.CENTER);
   }
 
+  /** The photograph of the chamber under it all, where there is one and it has been read. */
+  private boolean photograph(GraphicsContext g, double across) {
+    int cylinder = session.seat().get().cylinder();
+    Optional<FacePhotograph> kept = session.job().head().photograph(cylinder);
+    under.show(
+        kept,
+        kept.flatMap(p -> session.file().get().flatMap(f -> JobPictures.find(f, p.file()))),
+        across / 2);
+    return under.draw(g, scale());
+  }
+
   private void fit(Room room, double edge, double across, double w, double h) {
     double half = Math.max(across / 2, Math.hypot(room.alongMm(), room.acrossMm()) + edge) + 2;
     double head = 1.5 * text();
@@ -275,15 +292,19 @@ public final class RoomView extends DrawnRegion {
   }
 
   /** The chamber as it is, what is to go, and from where the wall costs nothing. */
-  private void walls(GraphicsContext g, Room room, List<WallBack> back, Palette colours) {
-    g.setFill(colours.vermilionWash());
-    outline(g, room, back, b -> Math.max(b.nowMm(), Math.min(b.freeMm(), b.limitMm())));
-    g.fill();
-    g.setFill(Hatch.of(colours.vermilion(), false, 6, 1.2));
-    g.fill();
-    g.setFill(colours.paper());
+  private void walls(
+      GraphicsContext g, Room room, List<WallBack> back, boolean photograph, Palette colours) {
+    if (!photograph) {
+      g.setFill(colours.vermilionWash());
+      outline(g, room, back, b -> Math.max(b.nowMm(), Math.min(b.freeMm(), b.limitMm())));
+      g.fill();
+      g.setFill(Hatch.of(colours.vermilion(), false, 6, 1.2));
+      g.fill();
+      g.setFill(colours.paper());
+      outline(g, room, back, WallBack::nowMm);
+      g.fill();
+    }
     outline(g, room, back, WallBack::nowMm);
-    g.fill();
     g.setStroke(colours.edge());
     g.setLineWidth(1.8);
     g.stroke();

@@ -81,8 +81,9 @@ public final class FoundStation extends BorderPane {
     sheet = new ReadingSheet(session, textScale);
     chamber =
         new RoomView("chamber", session, lift, w -> w.plan().found(), true, palette, textScale);
-    trace = new TraceView(session, palette, textScale);
-    outline = new OutlineBar(session, trace);
+    KnownPlaces known = new KnownPlaces(session);
+    trace = new TraceView(session, known, palette, textScale);
+    outline = new OutlineBar(session, trace, known);
     figures = new HeadFigures(session);
     title.getStyleClass().add("title");
     title.setId("found-title");

@@ -25,6 +25,8 @@ final class OutlineBar extends FlowPane {
 
   private final JobSession session;
   private final TraceView trace;
+  private final KnownPlaces known;
+  private final Button forget;
   private final Label said = new Label();
   private final Button remove;
   private final Button close;
@@ -33,16 +35,18 @@ final class OutlineBar extends FlowPane {
   private boolean tracing;
   private Runnable begun = () -> {};
 
-  OutlineBar(JobSession session, TraceView trace) {
+  OutlineBar(JobSession session, TraceView trace, KnownPlaces known) {
     super(6, 4);
     this.session = session;
     this.trace = trace;
+    this.known = known;
     setId("outline-bar");
     said.setId("outline-text");
     said.setWrapText(true);
     said.setMinHeight(Region.USE_PREF_SIZE);
     said.getStyleClass().add("small");
     remove = button("outline-remove", this::remove);
+    forget = button("photograph-remove", this::forget);
     close = button("trace-close", trace::close);
     giveUp = button("trace-give-up", trace::giveUp);
     getChildren()
@@ -50,9 +54,16 @@ final class OutlineBar extends FlowPane {
             button("outline-file", this::read),
             button("outline-photograph", this::photograph),
             remove,
+            forget,
             close,
             giveUp,
+            known,
             said);
+    known.onChange(
+        () -> {
+          trace.requestLayout();
+          show();
+        });
     trace.onClick(this::show);
     session.work().addListener((o, was, is) -> show());
     show();
@@ -88,6 +99,8 @@ final class OutlineBar extends FlowPane {
   private void show() {
     Optional<ChamberOutline> outline = session.job().head().chamber(cylinder());
     shown(remove, !tracing && outline.isPresent());
+    shown(forget, !tracing && session.job().head().photograph(cylinder()).isPresent());
+    shown(known, tracing);
     shown(close, tracing);
     shown(giveUp, tracing);
     said.setText(
@@ -128,6 +141,11 @@ final class OutlineBar extends FlowPane {
     session.edit("", job -> job.withHead(job.head().withChamber(cylinder, Optional.empty())));
   }
 
+  private void forget() {
+    int cylinder = cylinder();
+    session.edit("", job -> job.withHead(job.head().withPhotograph(cylinder, Optional.empty())));
+  }
+
   private void photograph() {
     picks
         .flatMap(FoundStation.Outlines::picture)
@@ -148,7 +166,8 @@ final class OutlineBar extends FlowPane {
                                   } else {
                                     session.messages().clear(MESSAGES);
                                     begun.run();
-                                    trace.begin(image.get());
+                                    known.begin(cylinder());
+                                    trace.begin(image.get(), file);
                                   }
                                 })));
   }

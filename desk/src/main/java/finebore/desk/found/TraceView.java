@@ -5,10 +5,13 @@ import finebore.desk.controls.DrawnRegion;
 import finebore.desk.session.JobSession;
 import finebore.desk.theme.Palette;
 import finebore.desk.theme.Theme;
+import finebore.formats.FileProblem;
+import finebore.formats.JobPictures;
 import finebore.room.ChamberOutline;
 import finebore.room.ChamberOutline.Corner;
-import finebore.room.Squared;
+import finebore.room.FacePhotograph;
 import finebore.room.Squared.Pixel;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -23,29 +26,35 @@ import javafx.scene.paint.Color;
 import javafx.scene.text.TextAlignment;
 
 /**
- * A photograph of the chamber to be traced: first the bore at 12, 3, 6 and 9 o'clock, which scales
- * and squares it, then the outline corner by corner. Enter closes it, Backspace takes the last
- * click back, Escape gives up.
+ * A photograph of the chamber to be traced: first the bore at 12, 3, 6 and 9 o'clock, or four other
+ * known places, which scale and square it, then the outline corner by corner. It is kept among the
+ * job's pictures. Enter closes it, Backspace takes the last click back, Escape gives up.
  */
 final class TraceView extends DrawnRegion {
 
-  private static final int KNOWN = 4;
-  private static final String[] HOURS = {"12", "3", "6", "9"};
+  private static final int KNOWN = FacePhotograph.KNOWN;
 
   private final JobSession session;
+  private final KnownPlaces known;
   private final Supplier<Palette> palette;
   private final Supplier<Double> textScale;
   private final List<Pixel> clicks = new ArrayList<>();
   private Optional<Image> photograph = Optional.empty();
+  private Optional<Path> file = Optional.empty();
   private Runnable done = () -> {};
   private Runnable clicked = () -> {};
   private double left;
   private double top;
   private double scale = 1;
 
-  TraceView(JobSession session, Supplier<Palette> palette, Supplier<Double> textScale) {
+  TraceView(
+      JobSession session,
+      KnownPlaces known,
+      Supplier<Palette> palette,
+      Supplier<Double> textScale) {
     super("trace", session.say("trace.name"));
     this.session = session;
+    this.known = known;
     this.palette = palette;
     this.textScale = textScale;
     setAccessibleRole(AccessibleRole.IMAGE_VIEW);
@@ -65,8 +74,9 @@ final class TraceView extends DrawnRegion {
   }
 
   /** Begins with a photograph. */
-  void begin(Image image) {
+  void begin(Image image, Path from) {
     photograph = Optional.of(image);
+    file = Optional.of(from);
     clicks.clear();
     requestLayout();
     requestFocus();
@@ -76,7 +86,7 @@ final class TraceView extends DrawnRegion {
   /** What is to be done next. */
   String next() {
     if (clicks.size() < KNOWN) {
-      return session.say("trace.bore", "hour", HOURS[clicks.size()]);
+      return known.ask(clicks.size());
     }
     return session.say(
         "trace.corners", "count", clicks.size() - KNOWN, "fewest", ChamberOutline.FEWEST);
@@ -85,7 +95,11 @@ final class TraceView extends DrawnRegion {
   private void press(MouseEvent e) {
     requestFocus();
     if (e.getButton() == MouseButton.PRIMARY && photograph.isPresent()) {
-      clicks.add(new Pixel((e.getX() - left) / scale, (e.getY() - top) / scale));
+      Image image = photograph.get();
+      clicks.add(
+          new Pixel(
+              Math.clamp((e.getX() - left) / scale, 0, image.getWidth()),
+              Math.clamp((e.getY() - top) / scale, 0, image.getHeight())));
       changed();
     }
     e.consume();
@@ -124,22 +138,59 @@ final class TraceView extends DrawnRegion {
   void close() {
     int cylinder = session.seat().get().cylinder();
     try {
-      ChamberOutline outline = new ChamberOutline(cylinder, traced());
-      session.edit("", job -> job.withHead(job.head().withChamber(cylinder, Optional.of(outline))));
+      FacePhotograph squared = squared(cylinder);
+      List<Corner> corners =
+          clicks.subList(KNOWN, clicks.size()).stream()
+              .map(this::share)
+              .map(squared.squared()::at)
+              .toList();
+      Optional<ChamberOutline> outline =
+          corners.isEmpty()
+              ? session.job().head().chamber(cylinder)
+              : Optional.of(new ChamberOutline(cylinder, corners));
+      Optional<FacePhotograph> kept = kept(squared);
+      session.edit(
+          "",
+          job ->
+              job.withHead(
+                  job.head()
+                      .withChamber(cylinder, outline)
+                      .withPhotograph(cylinder, kept.or(() -> job.head().photograph(cylinder)))));
       giveUp();
+      if (kept.isEmpty()) {
+        session.messages().note(getId(), session.say("trace.notKept"));
+      }
     } catch (RuleViolation e) {
+      session.messages().refuse(getId(), session.words().say(e));
+    } catch (FileProblem e) {
       session.messages().refuse(getId(), session.words().say(e));
     }
   }
 
-  private List<Corner> traced() {
+  private FacePhotograph squared(int cylinder) {
     if (clicks.size() < KNOWN) {
       throw RuleViolation.of("traceBore");
     }
-    Squared squared =
-        Squared.of(clicks.subList(0, KNOWN), Squared.quarters(session.job().engine().boreMm()))
-            .orElseThrow(() -> RuleViolation.of("traceBore"));
-    return clicks.subList(KNOWN, clicks.size()).stream().map(squared::at).toList();
+    return new FacePhotograph(
+        cylinder,
+        file.orElseThrow().getFileName().toString(),
+        clicks.subList(0, KNOWN).stream().map(this::share).toList(),
+        known.places());
+  }
+
+  /** With a copy beside the job; a job that has no file yet keeps none. */
+  private Optional<FacePhotograph> kept(FacePhotograph squared) throws FileProblem {
+    Optional<Path> job = session.file().get();
+    if (job.isEmpty()) {
+      return Optional.empty();
+    }
+    String name = JobPictures.copyIn(file.orElseThrow(), job.get());
+    return Optional.of(new FacePhotograph(squared.cylinder(), name, squared.seen(), squared.are()));
+  }
+
+  private Pixel share(Pixel p) {
+    Image image = photograph.orElseThrow();
+    return new Pixel(p.x() / image.getWidth(), p.y() / image.getHeight());
   }
 
   @Override
@@ -167,7 +218,7 @@ final class TraceView extends DrawnRegion {
       write(
           g,
           Theme.words(14 * textScale.get()),
-          HOURS[k],
+          known.mark(k),
           x + 10,
           y - 10,
           Color.WHITE,

@@ -17,6 +17,7 @@ import finebore.formats.NewJob;
 import finebore.formats.SafeFile;
 import finebore.job.JobMerge;
 import finebore.reports.CutSheets;
+import finebore.room.FacePhotograph;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -25,6 +26,7 @@ import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import javafx.scene.control.Button;
 
 /**
@@ -253,9 +255,11 @@ final class JobFiles {
       JobPictures.takeAlong(
           session.file().get().get(),
           to,
-          session.job().bench().tests().stream()
-              .flatMap(t -> t.pictures().stream())
-              .map(FlowTest.Picture::file)
+          Stream.concat(
+                  session.job().bench().tests().stream()
+                      .flatMap(t -> t.pictures().stream())
+                      .map(FlowTest.Picture::file),
+                  session.job().head().photographs().stream().map(FacePhotograph::file))
               .toList());
     }
   }
