@@ -167,6 +167,7 @@ public final class Main {
           shot,
           new Shot.View(
               document,
+              file,
               seat,
               size,
               Theme.byId(theme),

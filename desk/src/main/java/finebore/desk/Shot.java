@@ -11,9 +11,12 @@ import finebore.desk.shell.MainWindow;
 import finebore.desk.theme.Theme;
 import finebore.formats.FileProblem;
 import finebore.formats.JobDocument;
+import finebore.formats.JobFile;
+import finebore.formats.JobPictures;
 import finebore.instruments.SeatAlone;
 import finebore.job.Engine.SeatPlace;
 import finebore.reports.AirColours;
+import finebore.room.FacePhotograph;
 import finebore.units.Units;
 import finebore.words.Language;
 import finebore.words.Notation;
@@ -42,6 +45,7 @@ final class Shot {
   /** What is to be seen. */
   record View(
       JobDocument document,
+      Optional<Path> file,
       String seat,
       String size,
       Theme theme,
@@ -85,7 +89,8 @@ final class Shot {
     CompletableFuture<WritableImage> picture = new CompletableFuture<>();
     Toolkit.await();
     Path home = Leavings.temporaryFolder();
-    Platform.runLater(() -> draw(view, place, lift, home, picture));
+    Optional<Path> copy = copied(view, home);
+    Platform.runLater(() -> draw(view, copy, place, lift, home, picture));
     try {
       WritableImage image = picture.get();
       ImageIO.write(SwingFXUtils.fromFXImage(image, null), "png", out.toFile());
@@ -105,8 +110,23 @@ final class Shot {
     System.out.println("wrote " + out);
   }
 
+  /** With its pictures, so that nothing is left beside the job's own file. */
+  private static Optional<Path> copied(View view, Path home) throws FileProblem {
+    if (view.file().isEmpty()) {
+      return Optional.empty();
+    }
+    Path copy = home.resolve(view.file().get().getFileName());
+    JobFile.write(view.document(), copy);
+    JobPictures.takeAlong(
+        view.file().get(),
+        copy,
+        view.document().job().head().photographs().stream().map(FacePhotograph::file).toList());
+    return Optional.of(copy);
+  }
+
   private static void draw(
       View view,
+      Optional<Path> file,
       SeatPlace place,
       double lift,
       Path home,
@@ -115,7 +135,7 @@ final class Shot {
       Theme.loadFonts();
       DeskFolder folder = new DeskFolder(home);
       folder.keepTextScale(view.text() / 100.0);
-      JobSession session = new JobSession(unitsOf(view), Optional.empty());
+      JobSession session = new JobSession(unitsOf(view), file);
       session.speak(view.language());
       session.select(place);
       session.showFound(view.found());
@@ -148,6 +168,8 @@ final class Shot {
         snapWhenFound(window, picture);
       } else if (RecordStation.VIEWS.contains(view.station())) {
         snapWhenPrinted(window, picture);
+      } else if (!view.document().job().head().photographs().isEmpty()) {
+        snapWhenRead(window, picture);
       } else {
         // Two pulses let scroll bars and wrapped text settle.
         Platform.runLater(
@@ -156,6 +178,13 @@ final class Shot {
     } catch (RuntimeException e) {
       picture.completeExceptionally(e);
     }
+  }
+
+  /** Photographs are read off the window's thread. */
+  private static void snapWhenRead(MainWindow window, CompletableFuture<WritableImage> picture) {
+    PauseTransition wait = new PauseTransition(Duration.millis(1500));
+    wait.setOnFinished(e -> picture.complete(window.scene().snapshot(null)));
+    wait.play();
   }
 
   /** A bench is worth a picture while it runs. */

@@ -4,7 +4,6 @@ import finebore.room.FacePhotograph;
 import finebore.room.Squared;
 import finebore.room.Squared.Pixel;
 import java.nio.file.Path;
-import java.util.Objects;
 import java.util.Optional;
 import javafx.application.Platform;
 import javafx.scene.canvas.GraphicsContext;
@@ -21,6 +20,7 @@ final class FaceUnder {
 
   private final Runnable ready;
   private Optional<FacePhotograph> photograph = Optional.empty();
+  private Optional<Path> file = Optional.empty();
   private double halfMm;
   private Optional<Image> squared = Optional.empty();
 
@@ -34,10 +34,11 @@ final class FaceUnder {
    * @param halfMm half the side of the square of the head face that is wanted
    */
   void show(Optional<FacePhotograph> wanted, Optional<Path> file, double halfMm) {
-    if (Objects.equals(wanted, photograph) && halfMm == this.halfMm) {
+    if (wanted.equals(photograph) && file.equals(this.file) && halfMm == this.halfMm) {
       return;
     }
     photograph = wanted;
+    this.file = file;
     this.halfMm = halfMm;
     squared = Optional.empty();
     if (wanted.isEmpty() || file.isEmpty()) {
@@ -49,7 +50,7 @@ final class FaceUnder {
             image ->
                 Platform.runLater(
                     () -> {
-                      if (Objects.equals(wanted, photograph)) {
+                      if (wanted.equals(photograph)) {
                         squared = image;
                         ready.run();
                       }

@@ -52,6 +52,9 @@ public final class RoomView extends DrawnRegion {
   /** A shut valve is looked at as if it stood open by this, mm. */
   private static final double SHUT_MM = 0.01;
 
+  /** How much of a valve is drawn over a photograph. */
+  private static final double THROUGH = 0.45;
+
   /** What a caliper may be out by, mm; common practice, no source. */
   private static final double OFF_MM = 0.1;
 
@@ -253,9 +256,12 @@ public final class RoomView extends DrawnRegion {
     if (!seen.back().isEmpty()) {
       walls(g, room, seen.back(), photograph, colours);
     }
-    circles(g, room, ring, colours);
+    circles(g, room, ring, photograph, colours);
     g.setFill(colours.brass());
+    // The photograph's own valves are to be seen through those that are drawn.
+    g.setGlobalAlpha(photograph ? THROUGH : 1);
     disc(g, room.alongAt(seen.heightMm()), room.acrossAt(seen.heightMm()), seen.edgeMm());
+    g.setGlobalAlpha(1);
     ring(g, room, seen, colours);
     pointer(g, room, seen, colours);
     if (measured) {
@@ -305,15 +311,26 @@ public final class RoomView extends DrawnRegion {
       g.fill();
     }
     outline(g, room, back, WallBack::nowMm);
+    under(g, photograph);
     g.setStroke(colours.edge());
     g.setLineWidth(1.8);
     g.stroke();
+    outline(g, room, back, WallBack::freeMm);
+    under(g, photograph);
     g.setStroke(colours.blue());
     g.setLineWidth(1.3);
     g.setLineDashes(8, 5);
-    outline(g, room, back, WallBack::freeMm);
     g.stroke();
     g.setLineDashes();
+  }
+
+  /** Light under a line, so that it shows on any photograph. */
+  private static void under(GraphicsContext g, boolean photograph) {
+    if (photograph) {
+      g.setStroke(Color.WHITE);
+      g.setLineWidth(4);
+      g.stroke();
+    }
   }
 
   private void outline(
@@ -332,7 +349,8 @@ public final class RoomView extends DrawnRegion {
     g.closePath();
   }
 
-  private void circles(GraphicsContext g, Room room, double ring, Palette colours) {
+  private void circles(
+      GraphicsContext g, Room room, double ring, boolean photograph, Palette colours) {
     g.setStroke(colours.edge());
     g.setLineWidth(1.4);
     circle(g, 0, 0, room.boreMm() / 2);
@@ -343,7 +361,9 @@ public final class RoomView extends DrawnRegion {
     g.setStroke(colours.muted());
     for (Neighbour n : room.neighbours()) {
       g.setFill(colours.iron());
+      g.setGlobalAlpha(photograph ? THROUGH : 1);
       disc(g, n.alongMm(), n.acrossMm(), n.headMm() / 2);
+      g.setGlobalAlpha(1);
       circle(g, n.alongMm(), n.acrossMm(), n.headMm() / 2);
     }
   }
