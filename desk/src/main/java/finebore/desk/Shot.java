@@ -28,6 +28,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
+import java.util.function.BooleanSupplier;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.embed.swing.SwingFXUtils;
@@ -163,11 +164,13 @@ final class Shot {
         snapAtWork(window, picture);
       } else if (view.air().isPresent()) {
         window.plan().showAir(view.air().get());
-        snapWhenSolved(window, picture);
+        snapWhen(window, picture, () -> window.plan().isAirSolved());
+      } else if (view.station().equals("sizes")) {
+        snapWhen(window, picture, () -> window.plan().isSized());
       } else if (view.station().equals("suggest")) {
-        snapWhenFound(window, picture);
+        snapWhen(window, picture, () -> isFound(window));
       } else if (RecordStation.VIEWS.contains(view.station())) {
-        snapWhenPrinted(window, picture);
+        snapWhen(window, picture, () -> window.record().isCardShown());
       } else if (!view.document().job().head().photographs().isEmpty()) {
         snapWhenRead(window, picture);
       } else {
@@ -202,51 +205,25 @@ final class Shot {
     wait.play();
   }
 
-  /** So does the air. */
-  private static void snapWhenSolved(MainWindow window, CompletableFuture<WritableImage> picture) {
-    PauseTransition wait = new PauseTransition(Duration.millis(300));
+  /** Air, cards, sizes and searches are worked out off the window's thread. */
+  private static void snapWhen(
+      MainWindow window, CompletableFuture<WritableImage> picture, BooleanSupplier stands) {
+    PauseTransition wait = new PauseTransition(Duration.millis(200));
     wait.setOnFinished(
         e -> {
-          if (window.plan().isAirSolved()) {
+          if (stands.getAsBoolean()) {
             Platform.runLater(
                 () -> Platform.runLater(() -> picture.complete(window.scene().snapshot(null))));
           } else {
-            snapWhenSolved(window, picture);
+            snapWhen(window, picture, stands);
           }
         });
     wait.play();
   }
 
-  /** A card is made off the window's thread. */
-  private static void snapWhenPrinted(MainWindow window, CompletableFuture<WritableImage> picture) {
-    PauseTransition wait = new PauseTransition(Duration.millis(200));
-    wait.setOnFinished(
-        e -> {
-          if (window.record().isCardShown()) {
-            Platform.runLater(
-                () -> Platform.runLater(() -> picture.complete(window.scene().snapshot(null))));
-          } else {
-            snapWhenPrinted(window, picture);
-          }
-        });
-    wait.play();
-  }
-
-  /** A search takes its time; its picture is taken when its results stand there. */
-  private static void snapWhenFound(MainWindow window, CompletableFuture<WritableImage> picture) {
-    PauseTransition wait = new PauseTransition(Duration.millis(200));
-    wait.setOnFinished(
-        e -> {
-          boolean stands =
-              window.scene().getRoot().lookup("#suggest-start") instanceof Node start
-                  && !start.isDisabled();
-          if (stands) {
-            picture.complete(window.scene().snapshot(null));
-          } else {
-            snapWhenFound(window, picture);
-          }
-        });
-    wait.play();
+  private static boolean isFound(MainWindow window) {
+    return window.scene().getRoot().lookup("#suggest-start") instanceof Node start
+        && !start.isDisabled();
   }
 
   private static JobDocument unitsOf(View view) {

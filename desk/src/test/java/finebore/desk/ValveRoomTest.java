@@ -18,6 +18,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import javafx.event.EventType;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
@@ -140,16 +141,23 @@ class ValveRoomTest {
         });
   }
 
+  /** Sizes are worked out off the window's thread. */
+  private void sized() throws TimeoutException {
+    WaitForAsyncUtils.waitFor(
+        10, TimeUnit.SECONDS, () -> desk.onFx(() -> desk.window.plan().isSized()));
+  }
+
   private Job job() {
     return desk.session.job();
   }
 
   @Test
-  void sizesSayWhatFitsAndAValveOfTheShelfIsTriedAndPutBack() {
+  void sizesSayWhatFitsAndAValveOfTheShelfIsTriedAndPutBack() throws Exception {
     desk.runFx(() -> desk.lookup("#section").query().requestFocus());
     desk.type(KeyCode.V);
     WaitForAsyncUtils.waitForFxEvents(2);
     assertThat(desk.isShown("#sizes")).isTrue();
+    sized();
     assertThat(desk.isShown("#section")).isFalse();
     assertThat(desk.text("#sizes-wanted")).contains("220 hp", "Mach index 0.71");
     assertThat(desk.text("#sizes-largest"))
@@ -163,6 +171,7 @@ class ValveRoomTest {
     assertThat(desk.session.work().get().plan().plan().wanted().valve().headDiameterMm())
         .isEqualTo(34.5);
     desk.press("#put-back");
+    sized();
     assertThat(job().planOf(desk.session.seat().get()).wanted().valve().headDiameterMm())
         .isEqualTo(was);
     desk.press("#try-in-34-5-x-6-0-x-104-3");
@@ -174,10 +183,12 @@ class ValveRoomTest {
   }
 
   @Test
-  void sizesAreTheSeatsOwnKind() {
+  void sizesAreTheSeatsOwnKind() throws Exception {
     fire("#show-sizes");
+    sized();
     int intake = desk.print("#sizes-chart");
     desk.runFx(() -> desk.session.select(job().engine().seats().get(2)));
+    sized();
     assertThat(desk.print("#sizes-chart")).isNotEqualTo(intake);
     assertThat(desk.isShown("#sizes-wanted")).isFalse();
     assertThat(desk.words("#sizes")).contains("EX 28.5", "ON THE SHELF, exhaust");

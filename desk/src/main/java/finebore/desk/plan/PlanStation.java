@@ -275,6 +275,11 @@ public final class PlanStation extends BorderPane {
     return section.air().isDone();
   }
 
+  /** Whether the sizes of what is planned now are shown, where they are. */
+  public boolean isSized() {
+    return sizes.isWorkedOut();
+  }
+
   /** The picture of the air, or its figures, for a file of a name. */
   public Optional<byte[]> airFile(String name) {
     return section.air().file(name);

@@ -3,6 +3,7 @@ package finebore.desk.plan;
 import finebore.code.Message;
 import finebore.code.Term;
 import finebore.desk.session.JobSession;
+import finebore.desk.session.Latest;
 import finebore.desk.session.SeatView;
 import finebore.desk.theme.Palette;
 import finebore.flow.Loss;
@@ -11,11 +12,13 @@ import finebore.job.Port;
 import finebore.machine.Quote;
 import finebore.machine.RunSheet;
 import finebore.planning.AirDemand;
+import finebore.planning.PlanStudy;
 import finebore.practice.Cure;
 import finebore.sizes.FlowWanted;
 import finebore.sizes.NextSize;
 import finebore.sizes.ShelfFit;
 import finebore.sizes.ShelfFit.RingNeed;
+import finebore.sizes.ShelfValve;
 import finebore.sizes.SizeLimit;
 import finebore.sizes.SizeRoom.Largest;
 import finebore.sizes.SizeStudy;
@@ -48,6 +51,7 @@ final class SizesPane extends HBox {
   private final JobSession session;
   private final SizesChart chart;
   private final VBox rows = new VBox(2);
+  private final Latest latest = new Latest("sizes");
   private Optional<SeatView> known = Optional.empty();
 
   SizesPane(JobSession session, Supplier<Palette> palette, Supplier<Double> textScale) {
@@ -71,9 +75,26 @@ final class SizesPane extends HBox {
     if (!isVisible() || known.filter(k -> k == work).isPresent()) {
       return;
     }
+    boolean other = known.filter(k -> k.place().equals(work.place())).isEmpty();
     known = Optional.of(work);
-    SizeStudy sizes = SizeStudy.of(work.plan(), work.practice(), session.shelf());
+    if (other) {
+      // Never one seat's figures under another's name, not for a moment.
+      rows.getChildren().clear();
+      chart.setVisible(false);
+    }
+    PlanStudy plan = work.plan();
+    List<ShelfValve> shelf = session.shelf();
+    latest.ask(() -> SizeStudy.of(plan, work.practice(), shelf), sizes -> show(work, sizes));
+  }
+
+  /** Whether what is shown is what was asked for last. */
+  boolean isWorkedOut() {
+    return !latest.isBusy();
+  }
+
+  private void show(SeatView work, SizeStudy sizes) {
     chart.show(work, sizes);
+    chart.setVisible(true);
     rows.getChildren().clear();
     String wanted = wanted(work, sizes);
     if (!wanted.isEmpty()) {
