@@ -72,12 +72,12 @@ public final class AirSolver {
   private final double flow;
   private double area;
 
-  private AirSolver(AirQuestion question, AirSpace space, double gap) {
+  private AirSolver(AirQuestion question, int across, AirSpace space, double gap) {
     this.question = question;
     boolean in = question.direction() == Direction.INTAKE;
     mesh =
         new Mesh(
-            GridLines.of(space, question.fineness().across()),
+            GridLines.of(space, across),
             true,
             in ? Mesh.Edge.FED : Mesh.Edge.DRAWN,
             Mesh.Edge.OPEN);
@@ -101,6 +101,12 @@ public final class AirSolver {
    * @throws AirNotSolved when the section leaves no way, cannot be gridded, or does not settle
    */
   public static AirFlow solve(AirQuestion question, Optional<AirFlow> start, BooleanSupplier stop) {
+    return solve(question, question.fineness().across(), start, stop);
+  }
+
+  /** The same on a grid of so many cells across. */
+  static AirFlow solve(
+      AirQuestion question, int across, Optional<AirFlow> start, BooleanSupplier stop) {
     double scale = REFERENCE_MM / 2000 / question.headRadiusMm();
     double gap = question.gapMm() * scale;
     if (gap < CLOSED_MM / 1000) {
@@ -111,7 +117,7 @@ public final class AirSolver {
             SeatAir.of(
                 question.wall(), question.valve(), question.headRadiusMm(), question.direction()),
             scale);
-    AirSolver solver = new AirSolver(question, space, gap);
+    AirSolver solver = new AirSolver(question, across, space, gap);
     solver.spreadEvenly();
     start.ifPresent(s -> solver.stream.startFrom(s.stream()));
     if (start.isPresent() && liesFree(start.get())) {

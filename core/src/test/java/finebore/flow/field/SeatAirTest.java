@@ -70,6 +70,37 @@ class SeatAirTest {
     assertThat(coarse).isCloseTo(full, withinPercentage(0.5));
   }
 
+  private static double onGrid(double lift, Turbulence turbulence, int across) {
+    return AirSolver.solve(A.at(lift, turbulence, COARSE), across, Optional.empty(), () -> false)
+        .effectiveAreaMm2();
+  }
+
+  /**
+   * Three grids, each half as fine again: what the answer moves by falls off faster than the size
+   * of the cells, and what is left by Richardson's extrapolation with a safety of 1.25 is small
+   * (Roache's grid convergence index, from memory).
+   */
+  @ParameterizedTest
+  @CsvSource({"2", "5", "8"})
+  void gridsCloseIn(double lift) {
+    double rough = onGrid(lift, EVEN, 16);
+    double coarse = onGrid(lift, EVEN, 24);
+    double full = onGrid(lift, EVEN, 36);
+    double order = Math.log(Math.abs((rough - coarse) / (coarse - full))) / Math.log(1.5);
+    assertThat(order).isGreaterThan(1);
+    double left = 1.25 * Math.abs(coarse / full - 1) / (Math.pow(1.5, order) - 1);
+    assertThat(left).isLessThan(0.005);
+  }
+
+  /** With a cell more or less across every line lies elsewhere. */
+  @ParameterizedTest
+  @CsvSource({"2, EVEN, 0.3", "5, EVEN, 0.3", "5, TRANSPORT, 0.6", "8, TRANSPORT, 0.6"})
+  void shiftedGridsAgree(double lift, Turbulence turbulence, double percent) {
+    double middle = onGrid(lift, turbulence, 24);
+    assertThat(onGrid(lift, turbulence, 23)).isCloseTo(middle, withinPercentage(percent));
+    assertThat(onGrid(lift, turbulence, 25)).isCloseTo(middle, withinPercentage(percent));
+  }
+
   @Test
   void keepsMassAndMomentum() {
     AirFlow.Settled settled = AirSolver.solve(A.at(5, EVEN, COARSE)).settled();
