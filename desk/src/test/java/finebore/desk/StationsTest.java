@@ -12,6 +12,7 @@ import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
 import finebore.formats.RackFile;
 import finebore.found.Measure;
+import finebore.found.SeatReadings;
 import finebore.job.Plan;
 import finebore.practice.Finding;
 import java.nio.file.Path;
@@ -333,7 +334,9 @@ class StationsTest {
                 "",
                 j ->
                     j.withHead(
-                        j.head().withReading("I1", Measure.AXIS_ALONG, OptionalDouble.empty()))));
+                        j.head()
+                            .withReadings("I1", SeatReadings.NONE)
+                            .withReadings("E1", SeatReadings.NONE))));
     desk.runFx(() -> ((ToggleButton) desk.lookup("#show-room").query()).fire());
     assertThat(desk.isShown("#room")).isTrue();
     assertThat(desk.text("#room-text")).isEmpty();
@@ -342,7 +345,7 @@ class StationsTest {
     desk.runFx(() -> desk.window.plan().section().liftProperty().set(8));
     String high = desk.text("#room-text");
     assertThat(high)
-        .contains("at 8.00 mm", "At 9:00: 2.31 mm to the chamber wall", "Fire ring: not past");
+        .contains("at 8.00 mm", "At 9:00: 2.31 mm to the chamber wall", "(fire ring)");
     int print = desk.print("#room");
     desk.runFx(() -> desk.window.plan().section().liftProperty().set(1));
     assertThat(desk.text("#room-text")).contains("at 1.00 mm").isNotEqualTo(high);
@@ -369,7 +372,7 @@ class StationsTest {
     assertThat(desk.isShown("#chamber")).isTrue();
     assertThat(desk.isShown("#head-plan")).isFalse();
     String before = desk.text("#chamber-text");
-    assertThat(before).contains("At 7:40", "Fire ring");
+    assertThat(before).contains("At 7:40", "(fire ring)");
     int print = desk.print("#chamber");
     TextField cell = desk.lookup("#cell-I1a-chamberWall730").query();
     desk.runFx(
