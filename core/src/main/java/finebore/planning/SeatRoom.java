@@ -44,7 +44,8 @@ public final class SeatRoom {
   }
 
   private static Optional<Room> of(Job job, SeatPlace place, Function<SeatPlace, Valve> valve) {
-    return bare(job, place, neighbours(job, place, valve))
+    SeatPlaces places = SeatPlaces.of(job, place.cylinder());
+    return bare(job, place, places, neighbours(job, place, places, valve))
         .map(
             bare ->
                 bare.withChamber(chamber(job, place, job.head().readingsOf(place.label()), bare)));
@@ -52,12 +53,13 @@ public final class SeatRoom {
 
   /** Where a seat's axis lies, with nothing round it but the bore. */
   static Optional<Room> bare(Job job, SeatPlace place) {
-    return bare(job, place, List.of());
+    return bare(job, place, SeatPlaces.of(job, place.cylinder()), List.of());
   }
 
-  private static Optional<Room> bare(Job job, SeatPlace place, List<Room.Neighbour> neighbours) {
+  private static Optional<Room> bare(
+      Job job, SeatPlace place, SeatPlaces places, List<Room.Neighbour> neighbours) {
     Lean lean = job.leanOf(place);
-    return SeatPlaces.of(job, place.cylinder())
+    return places
         .at(place)
         .map(
             axis ->
@@ -148,9 +150,8 @@ public final class SeatRoom {
   }
 
   private static List<Room.Neighbour> neighbours(
-      Job job, SeatPlace place, Function<SeatPlace, Valve> valve) {
+      Job job, SeatPlace place, SeatPlaces places, Function<SeatPlace, Valve> valve) {
     List<Room.Neighbour> all = new ArrayList<>();
-    SeatPlaces places = SeatPlaces.of(job, place.cylinder());
     for (SeatPlace other : job.engine().seats()) {
       Optional<AxisPlace> axis = places.at(other);
       if (!other.equals(place) && axis.isPresent()) {

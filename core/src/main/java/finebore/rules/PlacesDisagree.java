@@ -1,5 +1,6 @@
 package finebore.rules;
 
+import finebore.code.Coded;
 import finebore.code.Term;
 import finebore.finding.Basis;
 import finebore.finding.FindingCode;
@@ -11,6 +12,7 @@ import finebore.job.Job;
 import finebore.planning.SeatPlaces;
 import finebore.planning.SeatRoom;
 import finebore.practice.Finding;
+import finebore.quantity.Quantity;
 import finebore.room.Around;
 import finebore.room.Room;
 import java.util.ArrayList;
@@ -30,7 +32,8 @@ final class PlacesDisagree implements HeadRule {
     List<Finding> found = new ArrayList<>();
     for (int cylinder = 1; cylinder <= job.engine().cylinders(); cylinder++) {
       for (SeatPlaces.Told told : SeatPlaces.of(job, cylinder).told()) {
-        disagree(found, told.seat(), told.measure(), told.measuredMm(), told.followsMm());
+        disagree(
+            found, told.seat(), told.measure(), said(told), told.measuredMm(), told.followsMm());
       }
     }
     for (SeatPlace place : job.engine().seats()) {
@@ -81,13 +84,27 @@ final class PlacesDisagree implements HeadRule {
       if (gap.isPresent() && room.chamber().isPresent()) {
         double follows =
             room.chamber().get().atMm(direction) - room.asideMm(direction, shut) - edge;
-        disagree(found, place, measure, gap.getAsDouble(), follows);
+        disagree(found, place, measure, measure, gap.getAsDouble(), follows);
       }
     }
   }
 
+  /** What is said of all cylinders at once has a name of its own. */
+  private static Coded said(SeatPlaces.Told told) {
+    return switch (told.measure()) {
+      case AXIS_ACROSS -> Quantity.AXIS_FROM_BORE;
+      case AXIS_ALONG -> Quantity.VALVE_SPACING;
+      default -> told.measure();
+    };
+  }
+
   private static void disagree(
-      List<Finding> found, SeatPlace place, Measure what, double measured, double follows) {
+      List<Finding> found,
+      SeatPlace place,
+      Measure what,
+      Coded name,
+      double measured,
+      double follows) {
     double apart = Math.abs(measured - follows);
     if (apart > APART_MM) {
       found.add(
@@ -97,6 +114,7 @@ final class PlacesDisagree implements HeadRule {
                   Subject.measure(what),
                   Severity.CAUTION,
                   Basis.READINGS)
+              .with("what", Term.name(name))
               .with("measured", Term.length(measured))
               .with("follows", Term.length(follows))
               .by(apart));

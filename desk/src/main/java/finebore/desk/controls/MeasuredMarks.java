@@ -69,7 +69,9 @@ record MeasuredMarks(
   }
 
   private String number(double mm) {
-    return (mm < 0 ? "\u2212" : "") + units.lengthNumber(Math.abs(mm));
+    // Nobody measures a place closer.
+    double hundredths = Math.round(100 * Math.abs(mm)) / 100.0;
+    return (mm < 0 ? "\u2212" : "") + units.lengthNumber(hundredths);
   }
 
   private void boxed(String words, double x, double y, Color colour) {

@@ -16,6 +16,7 @@ import finebore.room.Shroud;
 import finebore.room.Shroud.Part;
 import finebore.room.Shroud.State;
 import finebore.room.WallBack;
+import finebore.room.WallLimit;
 import finebore.study.SeatStudy;
 import finebore.units.Dimension;
 import finebore.words.UnitSystem;
@@ -257,6 +258,7 @@ public final class RoomView extends DrawnRegion {
       walls(g, room, seen.back(), photograph, colours);
     }
     circles(g, room, ring, photograph, colours);
+    stops(g, room, seen.back(), colours);
     g.setFill(colours.brass());
     // The photograph's own valves are to be seen through those that are drawn.
     g.setGlobalAlpha(photograph ? THROUGH : 1);
@@ -322,6 +324,53 @@ public final class RoomView extends DrawnRegion {
     g.setLineDashes(8, 5);
     g.stroke();
     g.setLineDashes();
+  }
+
+  /** Where water or the plug's thread stops the wall before the fire ring does. */
+  private void stops(GraphicsContext g, Room room, List<WallBack> back, Palette colours) {
+    double half = Math.PI / Around.DIRECTIONS;
+    for (int d = 0; d < back.size(); d++) {
+      WallLimit limit = back.get(d).limit();
+      if (limit.by() == WallLimit.By.FIRE_RING) {
+        continue;
+      }
+      double angle = Around.angleRad(d);
+      g.setStroke(colours.vermilion());
+      g.setLineWidth(2.5);
+      g.strokeLine(
+          x(room.alongMm() + limit.mm() * Math.sin(angle - half)),
+          y(room.acrossMm() + limit.mm() * Math.cos(angle - half)),
+          x(room.alongMm() + limit.mm() * Math.sin(angle + half)),
+          y(room.acrossMm() + limit.mm() * Math.cos(angle + half)));
+      if (isMiddle(back, d)) {
+        double out = limit.mm() * scale + 1.1 * text();
+        say(
+            g,
+            session.say("room.limit." + limit.by().name().toLowerCase(Locale.ROOT)),
+            x(room.alongMm()) + out * Math.sin(angle),
+            y(room.acrossMm()) - out * Math.cos(angle),
+            colours.vermilion(),
+            Math.sin(angle) < 0 ? TextAlignment.RIGHT : TextAlignment.LEFT);
+      }
+    }
+  }
+
+  /** Whether a direction is the middle of a run of directions that the same stops. */
+  private static boolean isMiddle(List<WallBack> back, int direction) {
+    int before = 0;
+    int after = 0;
+    while (before < back.size() && sameStop(back, direction, -before - 1)) {
+      before++;
+    }
+    while (after < back.size() && sameStop(back, direction, after + 1)) {
+      after++;
+    }
+    return before == after || before == after + 1;
+  }
+
+  private static boolean sameStop(List<WallBack> back, int direction, int by) {
+    WallLimit.By here = back.get(direction).limit().by();
+    return back.get(Math.floorMod(direction + by, back.size())).limit().by() == here;
   }
 
   /** Light under a line, so that it shows on any photograph. */
