@@ -10,6 +10,8 @@ import java.awt.Color;
 import java.awt.Font;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
+import java.awt.geom.Ellipse2D;
+import java.awt.geom.Line2D;
 import java.awt.geom.Path2D;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
@@ -103,11 +105,13 @@ public final class AirPicture {
   }
 
   private void draw(Pen pen) {
-    AirSketch.draw(flow, AirLines.of(flow), layer, pen);
+    AirLines lines = AirLines.of(flow);
+    AirSketch.draw(flow, lines, layer, pen);
     pen.fill(head(), IRON);
     pen.line(flow.question().wall().points(), INK, 1.6, false);
     pen.fill(valve(), BRASS);
     pen.line(flow.question().valve().points(), INK, 1.6, false);
+    AirSketch.number(lines, pen);
   }
 
   private List<String> foot() {
@@ -199,7 +203,28 @@ public final class AirPicture {
               : new BasicStroke((float) width));
       g.draw(path(points));
     }
+
+    @Override
+    public void number(Point at, int number) {
+      double cx = x(at) + ASIDE;
+      double cy = y(at) - ASIDE;
+      g.setColor(new Color(INK));
+      g.setStroke(new BasicStroke(1.5f));
+      g.draw(new Line2D.Double(x(at), y(at), cx, cy));
+      Ellipse2D disc = new Ellipse2D.Double(cx - BADGE, cy - BADGE, 2 * BADGE, 2 * BADGE);
+      g.setColor(Color.WHITE);
+      g.fill(disc);
+      g.setColor(new Color(INK));
+      g.draw(disc);
+      g.setFont(new Font(Font.SANS_SERIF, Font.BOLD, 15));
+      g.drawString(String.valueOf(number), (float) cx - 4.5f, (float) cy + 5.5f);
+    }
   }
+
+  /** How far a number stands off what it is about, and its disc's radius, px. */
+  private static final double ASIDE = 34;
+
+  private static final double BADGE = 11;
 
   private static final float[] DASHES = {6, 4};
 
@@ -299,6 +324,32 @@ public final class AirPicture {
               rgb,
               width,
               dashed ? " stroke-dasharray=\"6 4\"" : ""));
+    }
+
+    @Override
+    public void number(Point at, int number) {
+      double cx = x(at) + ASIDE;
+      double cy = y(at) - ASIDE;
+      out.append(
+          String.format(
+              Locale.ROOT,
+              "<path d=\"M%.1f %.1fL%.1f %.1f\" stroke=\"#%06x\" stroke-width=\"1.5\"/>%n"
+                  + "<circle cx=\"%.1f\" cy=\"%.1f\" r=\"%.0f\" fill=\"#fff\" stroke=\"#%06x\"/>%n"
+                  + "<text x=\"%.1f\" y=\"%.1f\" font-family=\"sans-serif\" font-size=\"15\""
+                  + " font-weight=\"bold\" text-anchor=\"middle\" fill=\"#%06x\">%d</text>%n",
+              x(at),
+              y(at),
+              cx,
+              cy,
+              INK,
+              cx,
+              cy,
+              BADGE,
+              INK,
+              cx,
+              cy + 5.5,
+              INK,
+              number));
     }
   }
 }

@@ -42,6 +42,28 @@ public final class AirSketch {
     new AirSketch(flow, lines, layer, pen).draw();
   }
 
+  /** Numbers the dead water that {@link AirWords} names, in its order; drawn over the metal. */
+  public static void number(AirLines lines, Pen pen) {
+    List<DeadWater> waters = AirWords.named(lines);
+    for (int k = 0; k < waters.size(); k++) {
+      pen.number(middle(waters.get(k).outline()), k + 1);
+    }
+  }
+
+  private static Point middle(List<List<Point>> outline) {
+    double r = 0;
+    double z = 0;
+    int count = 0;
+    for (List<Point> line : outline) {
+      for (Point p : line) {
+        r += p.r();
+        z += p.z();
+        count++;
+      }
+    }
+    return new Point(r / count, z / count);
+  }
+
   private double share(int i, int j) {
     return AirColours.share(flow, layer, i, j);
   }

@@ -14,19 +14,21 @@ import java.util.List;
 public final class AirWords {
 
   /** Dead water named at most. */
-  private static final int MOST = 2;
+  private static final int MOST = 3;
 
   private AirWords() {}
 
   /** One line each. */
   public static List<String> of(AirFlow flow, Words words) {
     List<String> lines = new ArrayList<>(List.of(figure(flow, words)));
-    List<DeadWater> waters = AirLines.of(flow).deadWater();
+    List<DeadWater> waters = named(AirLines.of(flow));
     List<String> named = new ArrayList<>();
-    for (DeadWater water : waters.subList(0, Math.min(MOST, waters.size()))) {
+    for (DeadWater water : waters) {
       named.add(
           words.text(
               "air.deadWater",
+              "number",
+              named.size() + 1,
               "surface",
               words.say(water.surface().message()),
               "length",
@@ -35,6 +37,12 @@ public final class AirWords {
     lines.add(named.isEmpty() ? words.text("air.noDeadWater") : String.join(" ", named));
     lines.add(words.text("air.limits"));
     return lines;
+  }
+
+  /** The dead water that is named, in its order. */
+  static List<DeadWater> named(AirLines lines) {
+    List<DeadWater> waters = lines.deadWater();
+    return waters.subList(0, Math.min(MOST, waters.size()));
   }
 
   /** The figure and where the jet goes. */

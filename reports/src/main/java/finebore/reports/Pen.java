@@ -20,4 +20,7 @@ public interface Pen {
    * @param dashed whether it is broken
    */
   void line(List<Point> points, int rgb, double width, boolean dashed);
+
+  /** Writes a number beside a place, with a line to it. */
+  void number(Point at, int number);
 }

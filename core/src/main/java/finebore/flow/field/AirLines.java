@@ -5,10 +5,15 @@ import finebore.section.Profile;
 import finebore.section.Surface;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.LineString;
+import org.locationtech.jts.operation.linemerge.LineMerger;
 
 /**
  * Lines that air follows, and water that stands dead beside them.
@@ -24,6 +29,8 @@ public final class AirLines {
 
   /** Dead water shorter than this along its wall is not told, in valve radii. */
   private static final double SHORTEST = 0.008;
+
+  private static final GeometryFactory GEOMETRY = new GeometryFactory();
 
   private final AirFlow flow;
   private final double[][] stream;
@@ -106,8 +113,9 @@ public final class AirLines {
     int[][] corners = {{i, j}, {i + 1, j}, {i + 1, j + 1}, {i, j + 1}};
     List<Point> cuts = new ArrayList<>();
     for (int k = 0; k < 4; k++) {
-      int[] a = corners[k];
-      int[] b = corners[(k + 1) % 4];
+      // Both cells of an edge go along it the same way, and come to the same place on it.
+      int[] a = corners[k < 2 ? k : (k + 1) % 4];
+      int[] b = corners[k < 2 ? k + 1 : k];
       double va = stream[a[0]][a[1]] - level;
       double vb = stream[b[0]][b[1]] - level;
       if (va < 0 != vb < 0) {
@@ -121,39 +129,26 @@ public final class AirLines {
 
   /** Pieces end to end. */
   private static List<List<Point>> joined(List<List<Point>> pieces) {
-    List<Deque<Point>> lines = new ArrayList<>();
-    List<List<Point>> left = new ArrayList<>(pieces);
-    while (!left.isEmpty()) {
-      Deque<Point> line = new ArrayDeque<>(left.removeLast());
-      boolean grew = true;
-      while (grew) {
-        grew = false;
-        for (int k = left.size() - 1; k >= 0; k--) {
-          Point a = left.get(k).getFirst();
-          Point b = left.get(k).getLast();
-          if (near(line.getLast(), a)) {
-            line.addLast(b);
-          } else if (near(line.getLast(), b)) {
-            line.addLast(a);
-          } else if (near(line.getFirst(), a)) {
-            line.addFirst(b);
-          } else if (near(line.getFirst(), b)) {
-            line.addFirst(a);
-          } else {
-            continue;
-          }
-          left.remove(k);
-          grew = true;
-          break;
-        }
+    LineMerger merger = new LineMerger();
+    for (List<Point> piece : pieces) {
+      Coordinate from = at(piece.getFirst());
+      Coordinate to = at(piece.getLast());
+      if (!from.equals2D(to)) {
+        merger.add(GEOMETRY.createLineString(new Coordinate[] {from, to}));
       }
-      lines.add(line);
     }
-    return lines.stream().map(l -> List.copyOf(l)).toList();
+    List<List<Point>> lines = new ArrayList<>();
+    for (Object line : merger.getMergedLineStrings()) {
+      lines.add(
+          Arrays.stream(((LineString) line).getCoordinates())
+              .map(c -> new Point(c.x, c.y))
+              .toList());
+    }
+    return lines;
   }
 
-  private static boolean near(Point a, Point b) {
-    return a.distanceTo(b) < 1e-9;
+  private static Coordinate at(Point p) {
+    return new Coordinate(p.r(), p.z());
   }
 
   /** Dead water beside valve and head, the longest first. */

@@ -30,7 +30,7 @@ public abstract class DrawnRegion extends Region {
   protected abstract void draw(GraphicsContext g, double width, double height);
 
   /** Writes words about the middle of a line. */
-  protected static void write(
+  public static void write(
       GraphicsContext g,
       Font font,
       String words,

@@ -1,9 +1,11 @@
 package finebore.desk.plan;
 
+import finebore.desk.controls.DrawnRegion;
 import finebore.desk.session.AirWatch;
 import finebore.desk.session.AirWatch.Answer;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.SeatView;
+import finebore.desk.theme.Theme;
 import finebore.flow.field.AirChange;
 import finebore.flow.field.AirFlow;
 import finebore.reports.AirColours;
@@ -27,6 +29,7 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
+import javafx.scene.text.TextAlignment;
 
 /** Solved air over the section: which layer is shown, what is asked for, what there is to say. */
 final class AirOverlay {
@@ -102,7 +105,46 @@ final class AirOverlay {
         answer.flow().get(), answer.lines().orElseThrow(), layer.get().get(), new CanvasPen(sheet));
   }
 
+  /** Numbers dead water over it all. */
+  void number(Sheet sheet) {
+    Answer answer = watch.answer().get();
+    if (isShown() && answer.flow().isPresent()) {
+      AirSketch.number(answer.lines().orElseThrow(), new CanvasPen(sheet));
+    }
+  }
+
   private record CanvasPen(Sheet sheet) implements Pen {
+
+    /** How far a number stands off what it is about, and its disc's radius, px. */
+    private static final double ASIDE = 26;
+
+    private static final double BADGE = 9;
+
+    @Override
+    public void number(Point at, int number) {
+      GraphicsContext g = sheet.g();
+      double x = sheet.frame().x(at.r());
+      double y = sheet.frame().y(at.z());
+      double cx = x + ASIDE;
+      double cy = y - ASIDE;
+      g.setStroke(Color.WHITE);
+      g.setLineWidth(3.5);
+      g.strokeLine(x, y, cx, cy);
+      g.setStroke(Color.BLACK);
+      g.setLineWidth(1.5);
+      g.strokeLine(x, y, cx, cy);
+      g.setFill(Color.WHITE);
+      g.fillOval(cx - BADGE, cy - BADGE, 2 * BADGE, 2 * BADGE);
+      g.strokeOval(cx - BADGE, cy - BADGE, 2 * BADGE, 2 * BADGE);
+      DrawnRegion.write(
+          g,
+          Theme.boldFigures(13),
+          String.valueOf(number),
+          cx,
+          cy,
+          Color.BLACK,
+          TextAlignment.CENTER);
+    }
 
     @Override
     public void fill(List<Point> outline, int rgb) {

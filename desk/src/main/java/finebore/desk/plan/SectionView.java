@@ -165,6 +165,7 @@ public final class SectionView extends DrawnRegion {
     Sheet sheet = new Sheet(g, session.work().get(), frame, colours, w, h, 13 * textScale.get());
     new SectionPainter(sheet).paint(lift.get(), air);
     new DimensionPainter(sheet).paint(lift.get());
+    air.number(sheet);
     for (Grip grip : grips()) {
       double x = frame.x(grip.at().r());
       double y = frame.y(grip.at().z());
