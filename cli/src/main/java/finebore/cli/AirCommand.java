@@ -24,6 +24,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -124,8 +125,12 @@ final class AirCommand implements Callable<Integer> {
                 .with("file", Term.quote(output.toString()))
                 .with("endings", Term.quote(".png")));
       }
-      AirFlow found = solve(study(job, place, StateName.found));
-      AirFlow planned = solve(study(job, place, StateName.planned));
+      AirFlow found = solve(study(job, place, StateName.found), Optional.empty());
+      // Transport can come to rest a little apart from another start.
+      AirFlow planned =
+          solve(
+              study(job, place, StateName.planned),
+              closure == ClosureName.even ? Optional.of(found) : Optional.empty());
       SafeFile.write(
           output,
           AirPicture.pair(
@@ -139,7 +144,7 @@ final class AirCommand implements Callable<Integer> {
       Terminal.println(spec, AirWords.figure(found, words));
       Terminal.println(spec, AirWords.figure(planned, words));
     } else {
-      AirFlow flow = solve(study(job, place, plan));
+      AirFlow flow = solve(study(job, place, plan), Optional.empty());
       SafeFile.write(output, written(flow, name, words), false);
       Terminal.println(spec, AirWords.figure(flow, words));
     }
@@ -159,13 +164,15 @@ final class AirCommand implements Callable<Integer> {
     return study;
   }
 
-  private AirFlow solve(SeatStudy study) throws FileProblem {
+  private AirFlow solve(SeatStudy study, Optional<AirFlow> start) throws FileProblem {
     try {
       return AirSolver.solve(
           study.airAt(
               liftMm,
               closure == ClosureName.even ? Turbulence.EVEN : Turbulence.TRANSPORT,
-              grid == GridName.full ? Fineness.FULL : Fineness.COARSE));
+              grid == GridName.full ? Fineness.FULL : Fineness.COARSE),
+          start,
+          () -> false);
     } catch (AirNotSolved e) {
       throw new FileProblem(
           Message.of("air.notSolved").with("why", Term.phrase(Message.of(e.why()))));

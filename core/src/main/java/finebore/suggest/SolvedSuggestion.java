@@ -1,6 +1,7 @@
 package finebore.suggest;
 
 import finebore.flow.field.AirChange;
+import finebore.flow.field.AirFlow;
 import finebore.flow.field.AirNotSolved;
 import finebore.flow.field.AirQuestion;
 import finebore.flow.field.AirSolver;
@@ -44,12 +45,14 @@ public record SolvedSuggestion(Suggestion suggestion, OptionalDouble share) {
     SeatStudy found = suggestions.getFirst().study().found();
     double head = found.pairing().valve().headDiameterMm();
     List<Double> lifts = goal.lifts().stream().map(l -> l * head).toList();
-    Optional<double[]> before = areas(found, lifts, stop);
+    // Each begins from the plan before it at the same lift: sooner done, to the same answer.
+    AirFlow[] last = new AirFlow[lifts.size()];
+    Optional<double[]> before = areas(found, lifts, last, stop);
     double port = found.portPerMm4();
     List<SolvedSuggestion> solved = new ArrayList<>();
     for (Suggestion suggestion : suggestions) {
       Optional<double[]> after =
-          before.flatMap(b -> areas(suggestion.study().finished(), lifts, stop));
+          before.flatMap(b -> areas(suggestion.study().finished(), lifts, last, stop));
       solved.add(
           new SolvedSuggestion(
               suggestion,
@@ -70,12 +73,13 @@ public record SolvedSuggestion(Suggestion suggestion, OptionalDouble share) {
   }
 
   private static Optional<double[]> areas(
-      SeatStudy study, List<Double> liftsMm, BooleanSupplier stop) {
+      SeatStudy study, List<Double> liftsMm, AirFlow[] last, BooleanSupplier stop) {
     double[] areas = new double[liftsMm.size()];
     try {
       for (int k = 0; k < areas.length; k++) {
         AirQuestion question = study.airAt(liftsMm.get(k), Turbulence.EVEN, Fineness.COARSE);
-        areas[k] = AirSolver.solve(question, Optional.empty(), stop).effectiveAreaMm2();
+        last[k] = AirSolver.solve(question, Optional.ofNullable(last[k]), stop);
+        areas[k] = last[k].effectiveAreaMm2();
       }
     } catch (AirNotSolved e) {
       return Optional.empty();

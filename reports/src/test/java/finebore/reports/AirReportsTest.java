@@ -87,6 +87,13 @@ class AirReportsTest {
     assertThat(svg).startsWith("<svg").endsWith("</svg>\n").contains("Seat &lt;I1>");
     assertThat(svg.lines().filter(l -> l.startsWith("<path")).count())
         .isGreaterThan(FOUND.along() * FOUND.across() / 4);
+    // Every dead water that is named stands in the picture by its number.
+    long named = AirWords.of(FOUND, WORDS).get(1).split("Dead water \\d: ", -1).length - 1;
+    assertThat(named).isBetween(1L, 3L);
+    assertThat(AirWords.of(FOUND, WORDS).get(1)).startsWith("Dead water 1: ");
+    for (int k = 1; k <= 4; k++) {
+      assertThat(svg.contains(">" + k + "</text>")).as("%d", k).isEqualTo(k <= named);
+    }
   }
 
   @Test
