@@ -52,8 +52,11 @@ public record SizeLimit(
     return mostMm - perIntake * intakeMm - perExhaust * exhaustMm;
   }
 
-  /** What it is called, with the seats it belongs to. */
+  /** What it is called, with the seats it belongs to, and that it was not measured as it stands. */
   public Message message() {
-    return Message.of(kind).with("where", Term.quote(where));
+    Message named = Message.of(kind).with("where", Term.quote(where));
+    return known == Known.PARALLEL
+        ? Message.of("sizeLimit.parallel").with("limit", Term.phrase(named))
+        : named;
   }
 }

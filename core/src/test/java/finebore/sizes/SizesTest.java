@@ -75,6 +75,7 @@ class SizesTest {
               assertThat(l.perIntake()).isEqualTo(0.5);
               assertThat(l.perExhaust()).isEqualTo(0.5);
               assertThat(l.known()).isEqualTo(Known.PARALLEL);
+              assertThat(l.message().code()).isEqualTo("sizeLimit.parallel");
               assertThat(l.leftMm(46, 41)).isEqualTo(0.5);
             });
     SizeRoom apart = SizeRoom.of(JOB, 1, keeping(ReadingKind.NEIGHBOUR, 1.2));
