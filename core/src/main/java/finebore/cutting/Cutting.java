@@ -112,6 +112,20 @@ public record Cutting(FoundSeat found, Seat wanted, List<Side> sides, List<Step>
       sides = List.copyOf(sides);
     }
 
+    private Step with(Operation changed) {
+      return new Step(
+          changed,
+          depthMm,
+          cleanUp,
+          cameIn,
+          hangsUpMm,
+          removed,
+          removedMm3,
+          addedMm3,
+          sides,
+          problem);
+    }
+
     /** An operation that cannot be carried out takes nothing and says why. */
     static Step notDone(Operation operation, List<Side> sides, Message problem) {
       return new Step(
@@ -136,6 +150,26 @@ public record Cutting(FoundSeat found, Seat wanted, List<Side> sides, List<Step>
   public Cutting {
     sides = List.copyOf(sides);
     steps = List.copyOf(steps);
+  }
+
+  /**
+   * The same with chamber walls taken back otherwise, which leaves every section as it is; empty
+   * where operations differ by more than that.
+   */
+  public Optional<Cutting> withWalls(List<Operation> operations) {
+    if (operations.size() != steps.size()) {
+      return Optional.empty();
+    }
+    List<Step> changed = new ArrayList<>();
+    for (int k = 0; k < steps.size(); k++) {
+      Operation was = steps.get(k).operation();
+      Operation is = operations.get(k);
+      if (!was.equals(is) && !(was instanceof TakeWallBack && is instanceof TakeWallBack)) {
+        return Optional.empty();
+      }
+      changed.add(steps.get(k).with(is));
+    }
+    return Optional.of(new Cutting(found, wanted, sides, changed));
   }
 
   /** Carries operations out. An operation that cannot be is passed over and says why. */

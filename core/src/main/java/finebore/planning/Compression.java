@@ -15,7 +15,7 @@ final class Compression implements PlanReading {
   public OptionalDouble of(CutStudy cut) {
     OptionalDouble own = new ChamberChange().of(cut);
     return own.isPresent() && cut.job().head().compressionRatio().isPresent()
-        ? CompressionRatio.of(cut.job(), cut.place(), own.getAsDouble(), cut.strangersMm3())
+        ? CompressionRatio.of(cut, own.getAsDouble())
         : OptionalDouble.empty();
   }
 }

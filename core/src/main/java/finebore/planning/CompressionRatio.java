@@ -21,16 +21,28 @@ final class CompressionRatio {
    * its chamber.
    *
    * @param ownChangeMm3 by how much the seat does itself
-   * @param strangersMm3 by how much those do that are cut by another plan, from {@link #strangers}
    */
-  static OptionalDouble of(Job job, SeatPlace place, double ownChangeMm3, double strangersMm3) {
+  static OptionalDouble of(CutStudy cut, double ownChangeMm3) {
+    double twins = cut.twinsMm3().orElseGet(() -> twins(cut.job(), cut.place()));
+    return of(cut.job(), ownChangeMm3 + cut.strangersMm3() + twins);
+  }
+
+  /**
+   * The same, from what all of them come to.
+   *
+   * @param changeMm3 by how much the seats of a cylinder enlarge its chamber
+   */
+  static OptionalDouble of(Job job, double changeMm3) {
     double ratio = job.head().compressionRatio().getAsDouble();
     double swept = job.engine().sweptMm3();
     double space = swept / (ratio - 1);
+    return OptionalDouble.of((swept + space + changeMm3) / (space + changeMm3));
+  }
+
+  /** By how much those enlarge a seat's chamber that follow its plan, mm3. */
+  static double twins(Job job, SeatPlace place) {
     List<SeatPlace> alike = job.alike(place);
-    double change =
-        ownChangeMm3 + strangersMm3 + changeMm3(job, others(job, place).filter(alike::contains));
-    return OptionalDouble.of((swept + space + change) / (space + change));
+    return changeMm3(job, others(job, place).filter(alike::contains));
   }
 
   /**

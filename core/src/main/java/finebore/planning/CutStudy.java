@@ -35,6 +35,8 @@ import java.util.OptionalDouble;
  * @param left metal left where it counts
  * @param strangersMm3 by how much the seats of the cylinder that follow other plans enlarge its
  *     chamber, mm3; 0 where no compression ratio is known
+ * @param twinsMm3 the same of those that follow this one; empty where they have not been carried
+ *     out beside it
  */
 public record CutStudy(
     Job job,
@@ -46,7 +48,8 @@ public record CutStudy(
     Cutting cutting,
     SeatFit fit,
     MetalLeft left,
-    double strangersMm3) {
+    double strangersMm3,
+    OptionalDouble twinsMm3) {
 
   /** Carries a plan out on a seat. */
   public static CutStudy of(Job job, SeatPlace place, Plan plan) {
@@ -64,13 +67,66 @@ public record CutStudy(
 
   /** Carries another plan out on the same seat, in a job that differs by nothing else. */
   public CutStudy with(Job job, Plan plan) {
+    // A wall under the mouse is to follow it at once.
+    Optional<Cutting> sameMetal =
+        plan.wanted().equals(this.plan.wanted())
+            ? cutting.withWalls(plan.operations())
+            : Optional.empty();
+    if (sameMetal.isPresent()) {
+      return new CutStudy(
+          job,
+          place,
+          plan,
+          metal,
+          foundValve,
+          foundRestMm,
+          sameMetal.get(),
+          fit,
+          left,
+          strangersMm3,
+          OptionalDouble.empty());
+    }
     return of(job, place, plan, metal, foundValve, foundRestMm, strangersMm3);
   }
 
   /** The same in a job that differs by its flow tests alone. */
   CutStudy in(Job job) {
     return new CutStudy(
-        job, place, plan, metal, foundValve, foundRestMm, cutting, fit, left, strangersMm3);
+        job,
+        place,
+        plan,
+        metal,
+        foundValve,
+        foundRestMm,
+        cutting,
+        fit,
+        left,
+        strangersMm3,
+        twinsMm3);
+  }
+
+  /** Beside the seats that the plan was carried out on with it. */
+  CutStudy among(List<CutStudy> group) {
+    if (job.head().compressionRatio().isEmpty()) {
+      return this;
+    }
+    double twins =
+        group.stream()
+            .filter(c -> c.place.cylinder() == place.cylinder() && !c.place.equals(place))
+            .mapToDouble(c -> new ChamberChange().of(c).orElse(0))
+            .sum();
+    return new CutStudy(
+        job,
+        place,
+        plan,
+        metal,
+        foundValve,
+        foundRestMm,
+        cutting,
+        fit,
+        left,
+        strangersMm3,
+        OptionalDouble.of(twins));
   }
 
   private static CutStudy of(
@@ -92,7 +148,8 @@ public record CutStudy(
         cutting,
         SeatFit.of(cutting.finished(), plan.wanted().valve()),
         MetalLeft.of(cutting),
-        strangersMm3);
+        strangersMm3,
+        OptionalDouble.empty());
   }
 
   /** The last form cut that could be made, if there is one. */

@@ -31,13 +31,23 @@ public record GroupOutcome(List<SeatOutcome> seats) {
 
   /** Carries another plan out on them, on as many at a time as there are processors. */
   public static GroupOutcome of(Job job, SeatPlace place, Plan plan) {
+    return among(
+        job.alike(place).parallelStream()
+            .map(seat -> OfSeat.working(seat, () -> CutStudy.of(job, seat, plan)))
+            .toList());
+  }
+
+  /** Figures of a cylinder hang on all its seats, which are carried out once for all of them. */
+  private static GroupOutcome among(List<CutStudy> cuts) {
     return new GroupOutcome(
-        job.alike(place).parallelStream().map(seat -> SeatOutcome.of(job, seat, plan)).toList());
+        cuts.parallelStream()
+            .map(cut -> OfSeat.working(cut.place(), () -> SeatOutcome.of(cut.among(cuts))))
+            .toList());
   }
 
   /** Carries another plan out on the same seats, in a job that differs by nothing else. */
   public GroupOutcome with(Job job, Plan plan) {
-    return new GroupOutcome(seats.parallelStream().map(seat -> seat.with(job, plan)).toList());
+    return among(seats.parallelStream().map(seat -> seat.cut().with(job, plan)).toList());
   }
 
   /** The same in a job that differs by its flow tests alone: no metal hangs on those. */

@@ -27,7 +27,8 @@ public record SeatOutcome(CutStudy cut, List<Reading> readings) {
     return OfSeat.working(place, () -> of(CutStudy.of(job, place, plan)));
   }
 
-  private static SeatOutcome of(CutStudy cut) {
+  /** Reads off what a plan made of a seat. */
+  static SeatOutcome of(CutStudy cut) {
     List<Reading> readings = new ArrayList<>(SeatStudy.readingsOf(cut.fit()));
     readings.addAll(AllPlanReadings.of(cut));
     return new SeatOutcome(cut, readings);

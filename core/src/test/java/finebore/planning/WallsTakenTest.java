@@ -231,4 +231,19 @@ class WallsTakenTest {
             job.head().withChamber(1, Optional.of(one)).withChamber(1, Optional.empty()).chambers())
         .isEmpty();
   }
+
+  @Test
+  void aWallUnderTheMouseComesToTheSameAsOneThatIsTyped() {
+    Job job = job();
+    Plan before = with(job, new TakeWallBack(3, 6, 23));
+    Plan after = with(job, new TakeWallBack(4, 7, 24));
+    Job changed = job.withPlan(I1, after);
+    SeatOutcome pulled = SeatOutcome.of(job, I1, before).with(changed, after);
+    assertThat(pulled).isEqualTo(SeatOutcome.of(changed, I1, after));
+    assertThat(pulled.reading(ReadingKind.FIRE_RING))
+        .isNotEqualTo(SeatOutcome.of(job, I1, before).reading(ReadingKind.FIRE_RING));
+    var cutting = SeatOutcome.of(job, I1, before).cut().cutting();
+    assertThat(cutting.withWalls(List.of())).isEmpty();
+    assertThat(cutting.withWalls(List.of(finebore.cutting.SweepChamber.USUAL))).isEmpty();
+  }
 }

@@ -154,7 +154,9 @@ class WorkedExampleTest {
     SeatPlace place = ten.engine().seats().getFirst();
     // The other seat of the cylinder is planned as found and changes nothing.
     OptionalDouble ratio =
-        CompressionRatio.of(ten, place, 1000, CompressionRatio.strangers(ten, place));
+        CompressionRatio.of(
+            ten,
+            1000 + CompressionRatio.strangers(ten, place) + CompressionRatio.twins(ten, place));
     double swept = Math.PI / 4 * 8.6 * 8.6 * 8.6;
     says(swept, 2, "swept ", " cm3");
     says(ratio.orElseThrow(), 3, "/ 56.507 = ", " to 1");

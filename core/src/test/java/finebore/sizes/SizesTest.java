@@ -266,7 +266,7 @@ class SizesTest {
     SizeLimit rings = limit(SizeRoom.of(JOB, 1, both), Kind.RINGS, "I1, E1");
     assertThat(rings.mostMm()).isCloseTo(44 - 2.25 - 0.4, within(1e-9));
     assertThat(rings.kind().yields()).isTrue();
-    assertThat(rings.message().code()).isEqualTo("sizeLimit.rings");
+    assertThat(rings.message().terms().get("limit").toString()).contains("sizeLimit.rings");
     assertThat(rings.kind().code()).isEqualTo("sizeLimit.rings");
   }
 
