@@ -1,8 +1,10 @@
 package finebore.planning;
 
 import finebore.study.Reading;
+import finebore.study.ReadingKind;
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 
 /** Every reading that follows from a plan carried out on a seat. */
@@ -34,7 +36,22 @@ final class AllPlanReadings {
 
   /** Those that there are. */
   static List<Reading> of(CutStudy cut) {
+    return of(cut, r -> true);
+  }
+
+  /** Those of what differs where walls were taken back otherwise and the seat is cut as before. */
+  static List<Reading> ofWalls(CutStudy cut) {
+    return of(cut, PlanReading::hangsOnWalls);
+  }
+
+  /** Whether one of those is of a kind. */
+  static boolean isOfWalls(ReadingKind kind) {
+    return ALL.stream().anyMatch(r -> r.kind() == kind && r.hangsOnWalls());
+  }
+
+  private static List<Reading> of(CutStudy cut, Predicate<PlanReading> which) {
     return ALL.stream()
+        .filter(which)
         .flatMap(
             r -> {
               OptionalDouble value = r.of(cut);

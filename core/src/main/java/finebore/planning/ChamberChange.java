@@ -12,6 +12,11 @@ final class ChamberChange implements PlanReading {
   }
 
   @Override
+  public boolean hangsOnWalls() {
+    return true;
+  }
+
+  @Override
   public OptionalDouble of(CutStudy cut) {
     OptionalDouble seat =
         ChamberSpace.change(

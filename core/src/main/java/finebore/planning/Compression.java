@@ -12,6 +12,11 @@ final class Compression implements PlanReading {
   }
 
   @Override
+  public boolean hangsOnWalls() {
+    return true;
+  }
+
+  @Override
   public OptionalDouble of(CutStudy cut) {
     OptionalDouble own = new ChamberChange().of(cut);
     return own.isPresent() && cut.job().head().compressionRatio().isPresent()

@@ -15,6 +15,11 @@ final class FireRingGap implements PlanReading {
   }
 
   @Override
+  public boolean hangsOnWalls() {
+    return true;
+  }
+
+  @Override
   public OptionalDouble of(CutStudy cut) {
     OptionalDouble cuts = ofCuts(cut);
     OptionalDouble walls =

@@ -8,6 +8,7 @@ import finebore.study.ReadingKind;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 
 /**
  * What a plan makes of every seat that follows it. Figures that differ between the seats stand per
@@ -47,7 +48,12 @@ public record GroupOutcome(List<SeatOutcome> seats) {
 
   /** Carries another plan out on the same seats, in a job that differs by nothing else. */
   public GroupOutcome with(Job job, Plan plan) {
-    return among(seats.parallelStream().map(seat -> seat.cut().with(job, plan)).toList());
+    List<CutStudy> cuts = seats.parallelStream().map(seat -> seat.cut().with(job, plan)).toList();
+    return new GroupOutcome(
+        IntStream.range(0, cuts.size())
+            .parallel()
+            .mapToObj(k -> seats.get(k).read(cuts.get(k).among(cuts)))
+            .toList());
   }
 
   /** The same in a job that differs by its flow tests alone: no metal hangs on those. */

@@ -8,6 +8,11 @@ interface PlanReading {
 
   ReadingKind kind();
 
+  /** Whether it changes with the chamber's walls alone, the seat being cut as it was. */
+  default boolean hangsOnWalls() {
+    return false;
+  }
+
   /** Its value in the core unit of its dimension; empty where it cannot be told. */
   OptionalDouble of(CutStudy cut);
 }

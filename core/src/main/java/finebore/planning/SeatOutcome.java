@@ -34,9 +34,21 @@ public record SeatOutcome(CutStudy cut, List<Reading> readings) {
     return new SeatOutcome(cut, readings);
   }
 
+  /** Reads off again what may differ, where it was carried out in another job or plan. */
+  SeatOutcome read(CutStudy again) {
+    if (again.fit() != cut.fit()) {
+      return of(again);
+    }
+    List<Reading> all =
+        new ArrayList<>(
+            readings.stream().filter(r -> !AllPlanReadings.isOfWalls(r.kind())).toList());
+    all.addAll(AllPlanReadings.ofWalls(again));
+    return new SeatOutcome(again, all);
+  }
+
   /** What another plan makes of the same seat, in a job that differs by nothing else. */
   public SeatOutcome with(Job job, Plan plan) {
-    return of(cut.with(job, plan));
+    return read(cut.with(job, plan));
   }
 
   /** The same in a job that differs by its flow tests alone. */
