@@ -392,6 +392,8 @@ final class SizesChart extends DrawnRegion {
   private void pair(GraphicsContext g, SizeStudy sizes, Palette colours) {
     double x = x(sizes.intakeMm());
     double y = y(sizes.exhaustMm());
+    // Clear of the names of the shelf's valves, and of limits along them.
+    boolean intake = shown.orElseThrow().port() == Port.INTAKE;
     g.setStroke(colours.blue());
     g.setLineWidth(2);
     g.strokeOval(x - 9, y - 9, 18, 18);
@@ -400,10 +402,10 @@ final class SizesChart extends DrawnRegion {
     say(
         g,
         shown.orElseThrow().words().text("sizes.pair"),
-        x - 14,
-        y + 1.3 * text(),
+        intake ? x : x + 14,
+        y - (intake ? 2.3 : 1) * text(),
         colours.blue(),
-        TextAlignment.RIGHT);
+        intake ? TextAlignment.RIGHT : TextAlignment.LEFT);
   }
 
   private void say(
