@@ -15,6 +15,7 @@ import finebore.section.Region;
 import finebore.section.Tolerance;
 import finebore.study.SeatFit;
 import finebore.valve.Valve;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -38,6 +39,7 @@ import java.util.OptionalDouble;
  * @param twinsMm3 the same of those that follow this one; empty where they have not been carried
  *     out beside it
  */
+@RecordBuilder
 public record CutStudy(
     Job job,
     SeatPlace place,
@@ -49,7 +51,8 @@ public record CutStudy(
     SeatFit fit,
     MetalLeft left,
     double strangersMm3,
-    OptionalDouble twinsMm3) {
+    OptionalDouble twinsMm3)
+    implements CutStudyBuilder.With {
 
   /** Carries a plan out on a seat. */
   public static CutStudy of(Job job, SeatPlace place, Plan plan) {
@@ -73,36 +76,17 @@ public record CutStudy(
             ? cutting.withWalls(plan.operations())
             : Optional.empty();
     if (sameMetal.isPresent()) {
-      return new CutStudy(
-          job,
-          place,
-          plan,
-          metal,
-          foundValve,
-          foundRestMm,
-          sameMetal.get(),
-          fit,
-          left,
-          strangersMm3,
-          OptionalDouble.empty());
+      return withJob(job)
+          .withPlan(plan)
+          .withCutting(sameMetal.get())
+          .withTwinsMm3(OptionalDouble.empty());
     }
     return of(job, place, plan, metal, foundValve, foundRestMm, strangersMm3);
   }
 
   /** The same in a job that differs by its flow tests alone. */
   CutStudy in(Job job) {
-    return new CutStudy(
-        job,
-        place,
-        plan,
-        metal,
-        foundValve,
-        foundRestMm,
-        cutting,
-        fit,
-        left,
-        strangersMm3,
-        twinsMm3);
+    return withJob(job);
   }
 
   /** Beside the seats that the plan was carried out on with it. */
@@ -115,18 +99,7 @@ public record CutStudy(
             .filter(c -> c.place.cylinder() == place.cylinder() && !c.place.equals(place))
             .mapToDouble(c -> new ChamberChange().of(c).orElse(0))
             .sum();
-    return new CutStudy(
-        job,
-        place,
-        plan,
-        metal,
-        foundValve,
-        foundRestMm,
-        cutting,
-        fit,
-        left,
-        strangersMm3,
-        OptionalDouble.of(twins));
+    return withTwinsMm3(OptionalDouble.of(twins));
   }
 
   private static CutStudy of(
