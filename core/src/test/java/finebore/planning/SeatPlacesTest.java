@@ -217,4 +217,59 @@ class SeatPlacesTest {
         .filteredOn(f -> f.code() == FindingCode.PLACES_DISAGREE)
         .hasSize(2);
   }
+
+  /** The head the other way round: what one coordinate says turns the others along. */
+  @Test
+  void aMirroredCylinderIsMirroredWhole() {
+    double apart = Math.hypot(37, 2);
+    Job job = read(inLine(TWO), "I1", Measure.AXIS_ALONG, 17);
+    job = read(job, "I1", Measure.GAP_TO_BORE, gap(job, "I1", 17, -6));
+    job = read(job, "E1", Measure.GAP_TO_BORE, gap(job, "E1", -20, -8));
+    job = read(job, "E1", Measure.CENTRES_TO_INTAKE_A, apart);
+    assertAt(job, "I1", 17, -6);
+    assertAt(job, "E1", -20, -8);
+    // The plug on the other side: so are the valves.
+    Job under =
+        job.withHead(
+            job.head().withLayout(Optional.of(new HeadLayout(1, 95, 90, 0, 0, -25, 14, 0, 0))));
+    assertAt(under, "I1", 17, 6);
+    assertAt(under, "E1", -20, 8);
+  }
+
+  @Test
+  void whatReadingsAreOutByComesBackLargerWhereTheyLieInOneLine() {
+    Job job = read(read(TWO, "E1", Measure.AXIS_ALONG, 0), "E1", Measure.AXIS_ACROSS, 20);
+    // Square to each other: as much as both readings are out by.
+    Job square = read(job, "I1", Measure.AXIS_ALONG, 0);
+    square = read(square, "I1", Measure.GAP_TO_BORE, gap(square, "I1", 0, -19));
+    assertThat(SeatPlaces.of(square, 1).magnified(seat(job, "I1")))
+        .isCloseTo(Math.sqrt(2), within(1e-3));
+    assertThat(SeatPlaces.of(square, 1).magnified(seat(job, "E1"))).isEqualTo(1);
+    // Ten degrees apart, and then five: more than can be borne.
+    assertThat(magnified(10)).isBetween(7.9, 8.5);
+    assertThat(magnified(5)).isNaN();
+  }
+
+  /** Two readings of the intake's place that differ in direction by so much. */
+  private static double magnified(double degrees) {
+    double x = -19 * Math.sin(Math.toRadians(degrees));
+    double y = -19 * Math.cos(Math.toRadians(degrees));
+    Job job = read(read(TWO, "E1", Measure.AXIS_ALONG, x), "E1", Measure.AXIS_ACROSS, y + 40);
+    job = read(job, "I1", Measure.GAP_TO_BORE, gap(job, "I1", x, y));
+    job = read(job, "I1", Measure.CENTRES_TO_EXHAUST_A, 40);
+    SeatPlaces places = SeatPlaces.of(job, 1);
+    return places.isWorkedOut(seat(job, "I1")) ? places.magnified(seat(job, "I1")) : Double.NaN;
+  }
+
+  /** Begun on the wrong side of the bore the distances still lead to the one place that fits. */
+  @Test
+  void distancesLeadThereFromAfar() {
+    Job job = read(read(FOUR, "I1a", Measure.AXIS_ALONG, -19), "I1a", Measure.AXIS_ACROSS, -16);
+    job = read(read(job, "E1a", Measure.AXIS_ALONG, 16), "E1a", Measure.AXIS_ACROSS, 18);
+    job = read(read(job, "E1b", Measure.AXIS_ALONG, -15), "E1b", Measure.AXIS_ACROSS, 17);
+    job = read(job, "I1b", Measure.CENTRES_TO_INTAKE_A, Math.hypot(19 + 18, -16 + 15));
+    job = read(job, "I1b", Measure.CENTRES_TO_EXHAUST_A, Math.hypot(16 - 18, 18 + 15));
+    job = read(job, "I1b", Measure.CENTRES_TO_EXHAUST_B, Math.hypot(-15 - 18, 17 + 15));
+    assertAt(job, "I1b", 18, -15);
+  }
 }

@@ -135,4 +135,79 @@ class WallLimitsTest {
     pulled = WallPull.on(job.planOf(I1), job, I1, room, 3, 35).operations().getLast();
     assertThat(((TakeWallBack) pulled).wallMm()).isEqualTo(31);
   }
+
+  /** From (0, -20) the plug at (28, 8) lies to the half past one, 39.6 mm away. */
+  @Test
+  void aPlugIsMetWhereItLies() {
+    List<WallLimit> limits = limits(job(28, 8));
+    assertThat(limits.get(at(1.5)).by()).isEqualTo(By.PLUG);
+    assertThat(limits.get(at(1.5)).mm()).isCloseTo(28 * Math.sqrt(2) - 9, within(1e-9));
+    assertThat(limits.get(at(4.5)).by()).isEqualTo(By.FIRE_RING);
+    assertThat(limits.get(at(7.5)).by()).isEqualTo(By.FIRE_RING);
+    assertThat(limits.get(at(10.5)).by()).isEqualTo(By.FIRE_RING);
+    // Its middle has to lie behind the wall: at 22.5 it does not, a little further it does.
+    assertThat(limits(job(22.49, -20)).get(at(3)).by()).isEqualTo(By.FIRE_RING);
+    assertThat(limits(job(22.51, -20)).get(at(3)).by()).isEqualTo(By.PLUG);
+  }
+
+  private static RoomAtLift seen(Job job) {
+    var fit = SeatOutcome.of(job, I1, job.planOf(I1)).cut().fit();
+    return RoomAtLift.of(job, I1, SeatRoom.found(job, I1).orElseThrow(), fit, 10.5).orElseThrow();
+  }
+
+  @Test
+  void whatIsProposedGoesAllRoundWhereNothingStops() {
+    TakeWallBack wanted = seen(job(200, 200)).wanted().orElseThrow();
+    for (int d = 0; d < Around.DIRECTIONS; d++) {
+      assertThat(wanted.isAt(Around.hour(d))).isTrue();
+    }
+    // To the tenth, and as far as the direction that needs most.
+    double most =
+        seen(job(200, 200)).back().stream()
+            .mapToDouble(b -> b.nowMm() + b.takeMm())
+            .max()
+            .orElseThrow();
+    assertThat(wanted.wallMm()).isEqualTo(Math.floor(10 * most) / 10);
+    assertThat(10 * wanted.wallMm()).isEqualTo(Math.rint(10 * wanted.wallMm()));
+  }
+
+  /** Thin metal at 3 and 9 parts the wall: the exhaust side, the long one, has more to give. */
+  @Test
+  void whatIsProposedKeepsToOneSideOfWhereNothingMayGo() {
+    Job job = read(read(job(200, 200), Measure.WATER_3, 1), Measure.WATER_9, 1);
+    RoomAtLift seen = seen(job);
+    TakeWallBack wanted = seen.wanted().orElseThrow();
+    assertThat(wanted.isAt(0)).isTrue();
+    assertThat(wanted.isAt(6)).isFalse();
+    for (int d = 0; d < Around.DIRECTIONS; d++) {
+      if (wanted.isAt(Around.hour(d))) {
+        assertThat(seen.back().get(d).limit().by()).as("%d", d).isEqualTo(By.FIRE_RING);
+        assertThat(wanted.wallMm()).isLessThanOrEqualTo(seen.back().get(d).limitMm());
+      }
+    }
+    // Metal all round: nothing to take.
+    Job shut = job;
+    for (Measure water : Measure.WATER) {
+      shut = read(shut, water, 3);
+    }
+    assertThat(seen(shut).wanted()).isEmpty();
+  }
+
+  @Test
+  void aHandBeginsAnHourToEitherSideAndThenMovesWhatItBegan() {
+    Job job = job(200, 200);
+    Room room = SeatRoom.found(job, I1).orElseThrow();
+    var plan = WallPull.on(job.planOf(I1).withOperations(List.of()), job, I1, room, 11.72, 24.37);
+    assertThat(plan.operations()).containsExactly(new TakeWallBack(10.7, 0.7, 24.3));
+    assertThat(WallPull.on(plan, job, I1, room, 0.5, 26).operations())
+        .containsExactly(new TakeWallBack(10.7, 0.7, 26));
+    assertThat(WallPull.on(plan, job, I1, room, 3, 25).operations())
+        .containsExactly(new TakeWallBack(10.7, 0.7, 24.3), new TakeWallBack(2, 4, 25));
+    // The last of two that reach there is the one under the hand.
+    var two = plan.withOperations(List.of(new TakeWallBack(5, 7, 23), new TakeWallBack(6, 8, 24)));
+    assertThat(WallPull.on(two, job, I1, room, 6.5, 25).operations())
+        .containsExactly(new TakeWallBack(5, 7, 23), new TakeWallBack(6, 8, 25));
+    assertThat(WallPull.on(plan.withOperations(List.of()), job, I1, room, 0.3, 30).operations())
+        .containsExactly(new TakeWallBack(11.3, 1.3, 30));
+  }
 }

@@ -1,6 +1,7 @@
 package finebore.room;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import static org.assertj.core.api.Assertions.within;
 
 import finebore.flow.Direction;
@@ -229,5 +230,52 @@ class ShroudTest {
     // Past the last hour on to the first.
     assertThat(wall.atMm(7 * Around.DIRECTIONS / 8)).isCloseTo(24, within(1e-12));
     assertThat(ChamberWall.of(Map.of(0.0, 22.0, 3.0, 25.0, 6.0, 30.0), 8)).isEmpty();
+  }
+
+  @Test
+  void statesHaveTheirLimits() {
+    assertThat(new Shroud.Part(Room.Gap.FREE, 0.99).state()).isEqualTo(Shroud.State.FREE);
+    assertThat(new Shroud.Part(Room.Gap.FREE, 0.9899).state()).isEqualTo(Shroud.State.TIGHT);
+    assertThat(new Shroud.Part(Room.Gap.FREE, 0.05).state()).isEqualTo(Shroud.State.TIGHT);
+    assertThat(new Shroud.Part(Room.Gap.FREE, 0.0499).state()).isEqualTo(Shroud.State.SHUT);
+  }
+
+  /** The long side lies toward the exhausts for an intake, toward the intakes for an exhaust. */
+  @Test
+  void eachSideHasItsOwnDischarge() {
+    double longSide = Shroud.discharge(0, Direction.INTAKE);
+    double shortSide = Shroud.discharge(36, Direction.INTAKE);
+    assertThat(longSide).isGreaterThan(shortSide);
+    assertThat(Shroud.discharge(36, Direction.EXHAUST)).isEqualTo(longSide);
+    assertThat(Shroud.discharge(0, Direction.EXHAUST)).isEqualTo(shortSide);
+    for (Direction direction : Direction.values()) {
+      assertThat(Shroud.discharge(18, direction)).isEqualTo((longSide + shortSide) / 2);
+      assertThat(Shroud.discharge(54, direction)).isEqualTo((longSide + shortSide) / 2);
+    }
+    assertThat(Shroud.discharge(17, Direction.INTAKE)).isEqualTo(longSide);
+    assertThat(Shroud.discharge(19, Direction.INTAKE)).isEqualTo(shortSide);
+    assertThat(Shroud.passes(100, 0)).isZero();
+    assertThat(Shroud.passes(100, Double.POSITIVE_INFINITY)).isEqualTo(1);
+    // What counts as free leaves just so much.
+    double gap = Shroud.freePerRadianMm2(500, 0, Direction.INTAKE);
+    assertThat(Shroud.passes(longSide * 500 / (2 * Math.PI), gap))
+        .isCloseTo(Shroud.FREE_SHARE, within(1e-12));
+  }
+
+  @Test
+  void aWallTakenBackStandsFurtherAtEveryHour() {
+    ChamberWall wall =
+        ChamberWall.of(Map.of(0.0, 20.0, 3.0, 22.0, 6.0, 21.0, 9.0, 25.0), 9).orElseThrow();
+    ChamberWall back = wall.takenBack(0.5);
+    for (int d = 0; d < Around.DIRECTIONS; d++) {
+      assertThat(back.atMm(d)).isCloseTo(wall.atMm(d) + 0.5, within(1e-12));
+      assertThat(back.depthAtMm(d)).isEqualTo(9);
+    }
+    assertThat(wall.atMm(63)).isCloseTo(22.5, within(1e-12));
+    assertThat(ChamberWall.of(Map.of(0.0, 20.0, 3.0, 22.0, 6.0, 21.0), 9)).isEmpty();
+    assertThatExceptionOfType(IllegalArgumentException.class)
+        .isThrownBy(() -> new ChamberWall(new TreeMap<>(Map.of(0.0, 20.0)), 9));
+    assertThatExceptionOfType(IllegalArgumentException.class)
+        .isThrownBy(() -> new ChamberWall(wall.fromAxisMm(), new TreeMap<>()));
   }
 }
