@@ -41,40 +41,9 @@ record PlaceFit(double[] start, List<Integer> free, List<Read> read) {
   /** Short steps first, so that of several places the one near the start is found. */
   private static final double FIRST_STEP = 0.1;
 
-  /** Readings that differ from what follows by more may have been led to the wrong place, mm. */
-  private static final double WELL_MM = 0.5;
-
-  /** Other starts lie so far from the first, mm. */
-  private static final double ASIDE_MM = 8;
-
-  private static final int OTHER_STARTS = 8;
-
-  /**
-   * The coordinates; where they do not fit well, the best from a few other places to start from.
-   */
+  /** The coordinates; the start again where nothing is found. */
   double[] solved() {
-    double[] best = solved(start);
-    for (int k = 1; k <= OTHER_STARTS && worst(best) > WELL_MM; k++) {
-      double[] other = start.clone();
-      for (int i : free) {
-        // Any fixed scatter does.
-        other[i] += ASIDE_MM * Math.sin(2.4 * k + 1.7 * i);
-      }
-      double[] next = solved(other);
-      best = worst(next) < worst(best) - STEP_MM ? next : best;
-    }
-    return best;
-  }
-
-  private double worst(double[] all) {
-    return read.stream()
-        .mapToDouble(r -> Math.abs(r.follows().applyAsDouble(all) - r.mm()))
-        .max()
-        .orElse(0);
-  }
-
-  private double[] solved(double[] begin) {
-    double[] from = free.stream().mapToDouble(i -> begin[i]).toArray();
+    double[] from = free.stream().mapToDouble(i -> start[i]).toArray();
     LeastSquaresBuilder problem =
         new LeastSquaresBuilder()
             .start(from)
@@ -97,7 +66,7 @@ record PlaceFit(double[] start, List<Integer> free, List<Read> read) {
               .getPoint()
               .toArray());
     } catch (MathIllegalStateException e) {
-      return begin;
+      return start;
     }
   }
 

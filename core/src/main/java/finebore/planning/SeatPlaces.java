@@ -82,7 +82,7 @@ public final class SeatPlaces {
       solved = fit.solved();
       for (int k = 0; k < seats.size(); k++) {
         double magnified =
-            free.contains(2 * k)
+            free.contains(2 * k) && solved != drawn
                 ? fit.magnified(solved, 2 * k, 2 * k + 1)
                 : Double.POSITIVE_INFINITY;
         if (magnified <= MOST_MAGNIFIED) {
