@@ -1,7 +1,6 @@
 package finebore.planning;
 
 import java.util.List;
-import java.util.function.ToDoubleFunction;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -23,12 +22,77 @@ import org.hipparchus.util.Pair;
 record PlaceFit(double[] start, List<Integer> free, List<Read> read) {
 
   /** A reading, and how it follows from the coordinates. */
-  record Read(double mm, ToDoubleFunction<double[]> follows) {}
+  record Read(double mm, Way way) {}
 
-  /** For a slope, mm. */
-  private static final double STEP_MM = 1e-4;
+  /** How a figure follows from coordinates: along and across of each valve in turn. */
+  interface Way {
 
-  private static final int MOST_STEPS = 200;
+    double at(double[] p);
+
+    /** How it changes with each coordinate; those it does not hang on are left as they are. */
+    void slopes(double[] p, double[] into);
+  }
+
+  /** A coordinate itself. */
+  record Coordinate(int which) implements Way {
+    @Override
+    public double at(double[] p) {
+      return p[which];
+    }
+
+    @Override
+    public void slopes(double[] p, double[] into) {
+      into[which] = 1;
+    }
+  }
+
+  /**
+   * A distance between two places, or of one from the bore's centre, times a factor and so much
+   * more.
+   *
+   * @param valve whose coordinates it begins at
+   * @param other whose it ends at; below 0 for the bore's centre
+   * @param alongMm what lies aside of the first place against the second, along
+   * @param acrossMm the same across
+   */
+  record Distance(
+      int valve, int other, double alongMm, double acrossMm, double times, double moreMm)
+      implements Way {
+
+    private double along(double[] p) {
+      return p[2 * valve] + alongMm - (other < 0 ? 0 : p[2 * other]);
+    }
+
+    private double across(double[] p) {
+      return p[2 * valve + 1] + acrossMm - (other < 0 ? 0 : p[2 * other + 1]);
+    }
+
+    private double far(double[] p) {
+      double along = along(p);
+      double across = across(p);
+      return Math.sqrt(along * along + across * across);
+    }
+
+    @Override
+    public double at(double[] p) {
+      return moreMm + times * far(p);
+    }
+
+    @Override
+    public void slopes(double[] p, double[] into) {
+      double far = Math.max(SAME_PLACE_MM, far(p));
+      into[2 * valve] = times * along(p) / far;
+      into[2 * valve + 1] = times * across(p) / far;
+      if (other >= 0) {
+        into[2 * other] = -into[2 * valve];
+        into[2 * other + 1] = -into[2 * valve + 1];
+      }
+    }
+  }
+
+  private static final double SAME_PLACE_MM = 1e-9;
+
+  private static final int MOST_STEPS = 40;
 
   /** Directions in which readings move by less than this share are told by none. */
   private static final double TOLD_BY_NOTHING = 1e-3;
@@ -107,20 +171,16 @@ record PlaceFit(double[] start, List<Integer> free, List<Read> read) {
   }
 
   private double[] follow(double[] all) {
-    return read.stream().mapToDouble(r -> r.follows().applyAsDouble(all)).toArray();
+    return read.stream().mapToDouble(r -> r.way().at(all)).toArray();
   }
 
   private double[][] slopes(double[] all) {
     double[][] rows = new double[read.size()][free.size()];
-    for (int i = 0; i < free.size(); i++) {
-      double[] more = all.clone();
-      double[] less = all.clone();
-      more[free.get(i)] += STEP_MM;
-      less[free.get(i)] -= STEP_MM;
-      double[] above = follow(more);
-      double[] below = follow(less);
-      for (int r = 0; r < rows.length; r++) {
-        rows[r][i] = (above[r] - below[r]) / (2 * STEP_MM);
+    for (int r = 0; r < rows.length; r++) {
+      double[] slopes = new double[all.length];
+      read.get(r).way().slopes(all, slopes);
+      for (int i = 0; i < free.size(); i++) {
+        rows[r][i] = slopes[free.get(i)];
       }
     }
     return rows;

@@ -13,7 +13,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.function.ToDoubleFunction;
 
 /**
  * Where the valves of one cylinder lie, from whatever was measured: both coordinates as they were
@@ -29,13 +28,17 @@ public final class SeatPlaces {
    */
   public record Told(SeatPlace seat, Measure measure, double measuredMm, double followsMm) {}
 
+  /** What a distance was read between. */
+  private enum Kind {
+    EDGE_TO_BORE,
+    AXIS_TO_CENTRE,
+    EDGES,
+    CENTRES,
+    AXES
+  }
+
   /** A distance between two valves, or from one to the bore, where other is the seat itself. */
-  private record Distance(
-      SeatPlace seat,
-      SeatPlace other,
-      Measure measure,
-      double readMm,
-      ToDoubleFunction<double[]> follows) {}
+  private record Distance(int seat, int other, Kind kind, Measure measure, double readMm) {}
 
   /** A place that is out by more than so many times its readings is not told by them. */
   private static final double MOST_MAGNIFIED = 10;
@@ -77,7 +80,7 @@ public final class SeatPlaces {
       heads();
       drawWhatIsNotRead();
       List<PlaceFit.Read> read = new ArrayList<>(alone);
-      distances.forEach(d -> read.add(new PlaceFit.Read(d.readMm(), d.follows())));
+      distances.forEach(d -> read.add(new PlaceFit.Read(d.readMm(), way(d))));
       PlaceFit fit = new PlaceFit(drawn, free, read);
       solved = fit.solved();
       for (int k = 0; k < seats.size(); k++) {
@@ -130,8 +133,10 @@ public final class SeatPlaces {
   public List<Told> told() {
     heads();
     return distances.stream()
-        .filter(d -> places.containsKey(d.seat()) && places.containsKey(d.other()))
-        .map(d -> new Told(d.seat(), d.measure(), d.readMm(), d.follows().applyAsDouble(at)))
+        .filter(
+            d ->
+                places.containsKey(seats.get(d.seat())) && places.containsKey(seats.get(d.other())))
+        .map(d -> new Told(seats.get(d.seat()), d.measure(), d.readMm(), way(d).at(at)))
         .toList();
   }
 
@@ -185,8 +190,8 @@ public final class SeatPlaces {
     if (along.isEmpty() || across.isEmpty()) {
       free.add(2 * k);
       free.add(2 * k + 1);
-      along.ifPresent(mm -> alone.add(new PlaceFit.Read(mm, p -> p[2 * k])));
-      across.ifPresent(mm -> alone.add(new PlaceFit.Read(mm, p -> p[2 * k + 1])));
+      along.ifPresent(mm -> alone.add(new PlaceFit.Read(mm, new PlaceFit.Coordinate(2 * k))));
+      across.ifPresent(mm -> alone.add(new PlaceFit.Read(mm, new PlaceFit.Coordinate(2 * k + 1))));
     }
   }
 
@@ -200,19 +205,9 @@ public final class SeatPlaces {
   }
 
   private void distances(int k, SeatReadings readings) {
-    double bore = job.engine().boreMm();
-    add(
-        k,
-        k,
-        Measure.GAP_TO_BORE,
-        readings.value(Measure.GAP_TO_BORE),
-        p -> bore / 2 - Math.hypot(shutX(p, k), shutY(p, k)) - edges[k]);
-    add(
-        k,
-        k,
-        Measure.AXIS_ACROSS,
-        job.group(seats.get(k).port()).axisFromBoreMm(),
-        p -> Math.hypot(p[2 * k], p[2 * k + 1]));
+    add(k, k, Kind.EDGE_TO_BORE, Measure.GAP_TO_BORE, readings.value(Measure.GAP_TO_BORE));
+    OptionalDouble axis = job.group(seats.get(k).port()).axisFromBoreMm();
+    add(k, k, Kind.AXIS_TO_CENTRE, Measure.AXIS_ACROSS, axis);
     for (int j = 0; j < seats.size(); j++) {
       if (j != k) {
         pair(k, j, readings);
@@ -226,26 +221,36 @@ public final class SeatPlaces {
     int which = other.ofItsKind();
     if (which < Measure.EDGE_TO_INTAKE.size()) {
       Measure toEdge = (intake ? Measure.EDGE_TO_INTAKE : Measure.EDGE_TO_EXHAUST).get(which);
-      add(k, j, toEdge, readings.value(toEdge), p -> apart(p, k, j) - edges[k] - edges[j]);
+      add(k, j, Kind.EDGES, toEdge, readings.value(toEdge));
       Measure centres =
           (intake ? Measure.CENTRES_TO_INTAKE : Measure.CENTRES_TO_EXHAUST).get(which);
-      add(k, j, centres, readings.value(centres), p -> apart(p, k, j));
+      add(k, j, Kind.CENTRES, centres, readings.value(centres));
     }
     // One distance is said of every intake and its exhaust, at the head face.
     if (seats.size() == 2) {
-      add(
-          k,
-          j,
-          Measure.AXIS_ALONG,
-          job.engine().valveSpacingMm(),
-          p -> Math.hypot(p[2 * k] - p[2 * j], p[2 * k + 1] - p[2 * j + 1]));
+      add(k, j, Kind.AXES, Measure.AXIS_ALONG, job.engine().valveSpacingMm());
     }
   }
 
-  private void add(
-      int k, int j, Measure measure, OptionalDouble read, ToDoubleFunction<double[]> follows) {
-    read.ifPresent(
-        mm -> distances.add(new Distance(seats.get(k), seats.get(j), measure, mm, follows)));
+  private void add(int k, int j, Kind kind, Measure measure, OptionalDouble read) {
+    read.ifPresent(mm -> distances.add(new Distance(k, j, kind, measure, mm)));
+  }
+
+  /** How a distance follows from the places: between heads as they lie shut, or at the face. */
+  private PlaceFit.Way way(Distance d) {
+    int k = d.seat();
+    int j = d.other();
+    double along = asideAlong[k] - asideAlong[j];
+    double across = asideAcross[k] - asideAcross[j];
+    return switch (d.kind()) {
+      case EDGE_TO_BORE ->
+          new PlaceFit.Distance(
+              k, -1, asideAlong[k], asideAcross[k], -1, job.engine().boreMm() / 2 - edges[k]);
+      case AXIS_TO_CENTRE -> new PlaceFit.Distance(k, -1, 0, 0, 1, 0);
+      case EDGES -> new PlaceFit.Distance(k, j, along, across, 1, -edges[k] - edges[j]);
+      case CENTRES -> new PlaceFit.Distance(k, j, along, across, 1, 0);
+      case AXES -> new PlaceFit.Distance(k, j, 0, 0, 1, 0);
+    };
   }
 
   /** What distances between heads are worked out with: looked up once, for it takes the seats. */
@@ -258,18 +263,5 @@ public final class SeatPlaces {
       asideAlong[k] = lean.alongMm(shut);
       asideAcross[k] = lean.acrossMm(shut);
     }
-  }
-
-  /** Where the middle of a head lies while it is shut. */
-  private double shutX(double[] p, int k) {
-    return p[2 * k] + asideAlong[k];
-  }
-
-  private double shutY(double[] p, int k) {
-    return p[2 * k + 1] + asideAcross[k];
-  }
-
-  private double apart(double[] p, int k, int j) {
-    return Math.hypot(shutX(p, k) - shutX(p, j), shutY(p, k) - shutY(p, j));
   }
 }
