@@ -8,14 +8,25 @@ import finebore.card.ScribeSheet;
 import finebore.drawing.Drawing.Outline;
 import finebore.drawing.Drawing.Vertex;
 import finebore.formats.JobFile;
+import finebore.found.Measure;
 import finebore.head.TakeBack;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.words.Language;
 import finebore.words.Words;
+import java.awt.geom.Path2D;
+import java.awt.geom.Point2D;
+import java.awt.geom.Rectangle2D;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.contentstream.PDFGraphicsStreamEngine;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.graphics.image.PDImage;
 import org.junit.jupiter.api.Test;
 import org.openpdf.text.pdf.PdfReader;
 import org.openpdf.text.pdf.parser.PdfTextExtractor;
@@ -111,5 +122,124 @@ class ScribeTest {
     assertThat(own.back().get(27).takeMm()).isGreaterThan(0.05);
     assertThat(told)
         .contains("4:30 " + "%.2f mm to %.2f mm".formatted(own.back().get(27).nowMm(), wanted));
+  }
+
+  /**
+   * The sheet as PDFBox reads its lines back: bore, fire ring and every valve of the cylinder lie
+   * as far from each other as their places were read, in millimetres of paper.
+   */
+  @Test
+  void placesAreTrueOnPaper() throws Exception {
+    Scribe scribe = Scribe.of(JOB, SEAT, 8, WORDS).orElseThrow();
+    List<Rectangle2D> round = new ArrayList<>();
+    try (PDDocument pdf =
+        Loader.loadPDF(ScribeSheet.pdf(scribe, WORDS, "sheet", CardSize.LETTER))) {
+      new PathReader(pdf.getPage(0), round).read();
+    }
+    Rectangle2D bore = sized(round, JOB.engine().boreMm()).getFirst();
+    assertThat(sized(round, JOB.layout().fireRingMm())).hasSize(1);
+    for (String label : List.of("I2a", "I2b", "E2a", "E2b")) {
+      var readings = JOB.head().readingsOf(label);
+      double along = readings.value(Measure.AXIS_ALONG).orElseThrow();
+      double across = readings.value(Measure.AXIS_ACROSS).orElseThrow();
+      double head = JOB.planOf(seat(label)).wanted().valve().headDiameterMm();
+      assertThat(sized(round, head))
+          .as(label)
+          .anySatisfy(
+              valve -> {
+                assertThat(mm(valve.getCenterX() - bore.getCenterX()))
+                    .isCloseTo(along, offset(0.01));
+                assertThat(mm(valve.getCenterY() - bore.getCenterY()))
+                    .isCloseTo(across, offset(0.01));
+              });
+    }
+  }
+
+  private static double mm(double points) {
+    return points * 25.4 / 72;
+  }
+
+  private static List<Rectangle2D> sized(List<Rectangle2D> round, double diameterMm) {
+    return round.stream()
+        .filter(b -> Math.abs(mm(b.getWidth()) - diameterMm) < 0.01)
+        .filter(b -> Math.abs(mm(b.getHeight()) - diameterMm) < 0.01)
+        .toList();
+  }
+
+  /** Keeps the bounds of every line of a page. */
+  private static final class PathReader extends PDFGraphicsStreamEngine {
+
+    private final List<Rectangle2D> bounds;
+    private final Path2D path = new Path2D.Double();
+
+    PathReader(PDPage page, List<Rectangle2D> bounds) {
+      super(page);
+      this.bounds = bounds;
+    }
+
+    void read() throws IOException {
+      processPage(getPage());
+    }
+
+    @Override
+    public void appendRectangle(Point2D a, Point2D b, Point2D c, Point2D d) {
+      moveTo((float) a.getX(), (float) a.getY());
+      lineTo((float) c.getX(), (float) c.getY());
+    }
+
+    @Override
+    public void drawImage(PDImage image) {}
+
+    @Override
+    public void clip(int rule) {}
+
+    @Override
+    public void moveTo(float x, float y) {
+      path.moveTo(x, y);
+    }
+
+    @Override
+    public void lineTo(float x, float y) {
+      path.lineTo(x, y);
+    }
+
+    @Override
+    public void curveTo(float x1, float y1, float x2, float y2, float x3, float y3) {
+      path.curveTo(x1, y1, x2, y2, x3, y3);
+    }
+
+    @Override
+    public Point2D getCurrentPoint() {
+      return path.getCurrentPoint();
+    }
+
+    @Override
+    public void closePath() {
+      path.closePath();
+    }
+
+    @Override
+    public void endPath() {
+      path.reset();
+    }
+
+    @Override
+    public void strokePath() {
+      bounds.add(path.getBounds2D());
+      path.reset();
+    }
+
+    @Override
+    public void fillPath(int rule) {
+      path.reset();
+    }
+
+    @Override
+    public void fillAndStrokePath(int rule) {
+      strokePath();
+    }
+
+    @Override
+    public void shadingFill(COSName name) {}
   }
 }
