@@ -29,6 +29,8 @@ final class KnownPlaces extends FlowPane {
   private final JobSession session;
   private final ToggleButton own = new ToggleButton();
   private final GridPane grid = new GridPane();
+  private final Label alongHeading = new Label();
+  private final Label acrossHeading = new Label();
   private final OptionalDouble[] along = new OptionalDouble[FacePhotograph.KNOWN];
   private final OptionalDouble[] across = new OptionalDouble[FacePhotograph.KNOWN];
   private final List<EntryField<OptionalDouble>> fields = new ArrayList<>();
@@ -47,8 +49,8 @@ final class KnownPlaces extends FlowPane {
     grid.setVgap(2);
     grid.visibleProperty().bind(own.selectedProperty());
     grid.managedProperty().bind(grid.visibleProperty());
-    heading(0, "known.along");
-    heading(1, "known.across");
+    heading(0, alongHeading);
+    heading(1, acrossHeading);
     for (int k = 0; k < FacePhotograph.KNOWN; k++) {
       Label number = new Label(String.valueOf(k + 1));
       number.getStyleClass().add("figure");
@@ -60,8 +62,7 @@ final class KnownPlaces extends FlowPane {
     getChildren().addAll(own, grid);
   }
 
-  private void heading(int row, String key) {
-    Label label = new Label(session.say(key));
+  private void heading(int row, Label label) {
     label.getStyleClass().addAll("small", "muted");
     label.setMinWidth(USE_PREF_SIZE);
     grid.add(label, 0, row + 1);
@@ -94,6 +95,13 @@ final class KnownPlaces extends FlowPane {
 
   /** Begins with the places that a photograph of the cylinder had before. */
   void begin(int cylinder) {
+    String unit = session.units().length().symbol();
+    alongHeading.setText(session.say("known.along", "unit", unit));
+    acrossHeading.setText(session.say("known.across", "unit", unit));
+    for (int k = 0; k < FacePhotograph.KNOWN; k++) {
+      fields.get(2 * k).show(along[k]);
+      fields.get(2 * k + 1).show(across[k]);
+    }
     session
         .job()
         .head()

@@ -23,6 +23,8 @@ final class OutlineBar extends FlowPane {
   /** Photographs are shown at about this height. */
   private static final double PHOTOGRAPH_PX = 1600;
 
+  private static final double SAID_PX = 420;
+
   private final JobSession session;
   private final TraceView trace;
   private final KnownPlaces known;
@@ -44,6 +46,8 @@ final class OutlineBar extends FlowPane {
     said.setId("outline-text");
     said.setWrapText(true);
     said.setMinHeight(Region.USE_PREF_SIZE);
+    // Or the longest sentence would say how wide the column is, and move it under the mouse.
+    said.setPrefWidth(SAID_PX);
     said.getStyleClass().add("small");
     remove = button("outline-remove", this::remove);
     forget = button("photograph-remove", this::forget);
