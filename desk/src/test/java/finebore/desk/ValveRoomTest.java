@@ -292,8 +292,11 @@ class ValveRoomTest {
     WaitForAsyncUtils.waitForFxEvents(2);
     assertThat(desk.text("#outline-text")).contains("3 so far");
     clickOnPhotograph(-0.3, 0.2);
+    // Another cylinder's seat is looked at meanwhile; the photograph stays the first one's.
+    desk.runFx(() -> desk.session.select(job().engine().seats().getLast()));
     desk.type(KeyCode.ENTER);
     WaitForAsyncUtils.waitForFxEvents(2);
+    assertThat(job().head().chambers()).hasSize(1);
     ChamberOutline outline = job().head().chamber(1).orElseThrow();
     // 0.8 of the side is the bore of 86, so 0.6 by 0.4 of it is 64.5 by 43.
     assertThat(outline.areaMm2()).isBetween(64.5 * 43 - 30, 64.5 * 43 + 30);

@@ -4,7 +4,6 @@ import finebore.desk.session.JobSession;
 import finebore.desk.session.SeatView;
 import finebore.desk.theme.Palette;
 import finebore.desk.theme.Theme;
-import finebore.drawing.Scribe;
 import finebore.formats.JobPictures;
 import finebore.planning.RoomAtLift;
 import finebore.planning.SeatPlaces;
@@ -18,10 +17,6 @@ import finebore.room.Shroud.State;
 import finebore.room.WallBack;
 import finebore.room.WallLimit;
 import finebore.study.SeatStudy;
-import finebore.units.Dimension;
-import finebore.words.UnitSystem;
-import finebore.words.Words;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -55,9 +50,6 @@ public final class RoomView extends DrawnRegion {
 
   /** How much of a valve is drawn over a photograph. */
   private static final double THROUGH = 0.45;
-
-  /** What a caliper may be out by, mm; common practice, no source. */
-  private static final double OFF_MM = 0.1;
 
   private final JobSession session;
   private final DoubleProperty lift;
@@ -478,88 +470,13 @@ public final class RoomView extends DrawnRegion {
     if (room.isEmpty() || shown().seated().isEmpty()) {
       return List.of();
     }
-    Words words = session.words();
     RoomAtLift seen = seen(room.get());
-    int direction = direction(seen.shroud());
-    Part part = seen.shroud().parts().get(direction);
-    List<String> lines = new ArrayList<>();
-    lines.add(
-        words.text(
-            "room.share",
-            "share",
-            UnitSystem.fixed(100 * (1 - seen.shroud().share()), 1),
-            "lift",
-            words.figure(Dimension.LENGTH, lift.get()),
-            "free",
-            degrees(seen, State.FREE),
-            "tight",
-            degrees(seen, State.TIGHT),
-            "shut",
-            degrees(seen, State.SHUT)));
-    lines.add(
-        words.text(
-            "room.at",
-            "hour",
-            Scribe.hour(direction),
-            "what",
-            words.text("room.nearest." + part.gap().what().name().toLowerCase(Locale.ROOT)),
-            "gap",
-            words.figure(Dimension.LENGTH, part.gap().distanceMm()),
-            "passes",
-            UnitSystem.fixed(100 * part.passes(), 0)));
-    lines.add(
-        seen.back().isEmpty() ? session.say("room.noWall") : back(seen.back().get(direction)));
-    seen.gain()
-        .ifPresent(
-            g ->
-                lines.add(
-                    words.text(
-                        "room.gain",
-                        "step",
-                        words.figure(Dimension.LENGTH, RoomAtLift.STEP_MM),
-                        "gain",
-                        UnitSystem.fixed(100 * g, 2))));
-    if (measured && places().isWorkedOut(session.work().get().place())) {
-      lines.add(
-          words.text(
-              "room.workedOut",
-              "along",
-              words.figure(Dimension.LENGTH, room.get().alongMm()),
-              "across",
-              words.figure(Dimension.LENGTH, room.get().acrossMm()),
-              "off",
-              words.figure(Dimension.LENGTH, OFF_MM),
-              "out",
-              words.figure(
-                  Dimension.LENGTH, OFF_MM * places().magnified(session.work().get().place()))));
-    }
-    lines.add(session.say("room.basis"));
-    return lines;
-  }
-
-  private static String degrees(RoomAtLift seen, State state) {
-    return UnitSystem.fixed(seen.shroud().degrees(state), 0);
-  }
-
-  private String back(WallBack wall) {
-    Words words = session.words();
-    return words.text(
-            "room.back",
-            "now",
-            words.figure(Dimension.LENGTH, wall.nowMm()),
-            "free",
-            words.figure(Dimension.LENGTH, wall.freeMm()),
-            "rule",
-            words.figure(Dimension.LENGTH, wall.ruleMm()))
-        + " "
-        + words.text(
-            wall.isHeld() ? "room.held" : "room.take",
-            "take",
-            words.figure(Dimension.LENGTH, wall.takeMm()),
-            "limit",
-            words.figure(Dimension.LENGTH, wall.limitMm()),
-            "by",
-            words.text("room.limit." + wall.limit().by().name().toLowerCase(Locale.ROOT)));
+    return new RoomWords(session.words(), seen)
+        .of(
+            lift.get(),
+            direction(seen.shroud()),
+            measured ? Optional.of(places()) : Optional.empty(),
+            session.work().get().place());
   }
 
   private void say(

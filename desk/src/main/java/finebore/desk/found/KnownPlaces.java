@@ -11,6 +11,7 @@ import finebore.room.Squared;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
@@ -93,30 +94,22 @@ final class KnownPlaces extends FlowPane {
     changed = action;
   }
 
-  /** Begins with the places that a photograph of the cylinder had before. */
+  /** Begins with the places that a photograph of the cylinder had before, or with none. */
   void begin(int cylinder) {
     String unit = session.units().length().symbol();
     alongHeading.setText(session.say("known.along", "unit", unit));
     acrossHeading.setText(session.say("known.across", "unit", unit));
+    Optional<FacePhotograph> before =
+        session.job().head().photograph(cylinder).filter(p -> !p.are().equals(quarters()));
+    own.setSelected(before.isPresent());
     for (int k = 0; k < FacePhotograph.KNOWN; k++) {
+      int place = k;
+      Optional<Corner> was = before.map(p -> p.are().get(place));
+      along[k] = was.map(c -> OptionalDouble.of(c.alongMm())).orElse(OptionalDouble.empty());
+      across[k] = was.map(c -> OptionalDouble.of(c.acrossMm())).orElse(OptionalDouble.empty());
       fields.get(2 * k).show(along[k]);
       fields.get(2 * k + 1).show(across[k]);
     }
-    session
-        .job()
-        .head()
-        .photograph(cylinder)
-        .filter(p -> !p.are().equals(quarters()))
-        .ifPresent(
-            p -> {
-              own.setSelected(true);
-              for (int k = 0; k < FacePhotograph.KNOWN; k++) {
-                along[k] = OptionalDouble.of(p.are().get(k).alongMm());
-                across[k] = OptionalDouble.of(p.are().get(k).acrossMm());
-                fields.get(2 * k).show(along[k]);
-                fields.get(2 * k + 1).show(across[k]);
-              }
-            });
   }
 
   private List<Corner> quarters() {

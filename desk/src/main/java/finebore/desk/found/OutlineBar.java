@@ -151,6 +151,7 @@ final class OutlineBar extends FlowPane {
   }
 
   private void photograph() {
+    int cylinder = cylinder();
     picks
         .flatMap(FoundStation.Outlines::picture)
         .ifPresent(
@@ -170,8 +171,8 @@ final class OutlineBar extends FlowPane {
                                   } else {
                                     session.messages().clear(MESSAGES);
                                     begun.run();
-                                    known.begin(cylinder());
-                                    trace.begin(image.get(), file);
+                                    known.begin(cylinder);
+                                    trace.begin(cylinder, image.get(), file);
                                   }
                                 })));
   }

@@ -41,6 +41,7 @@ final class TraceView extends DrawnRegion {
   private final List<Pixel> clicks = new ArrayList<>();
   private Optional<Image> photograph = Optional.empty();
   private Optional<Path> file = Optional.empty();
+  private int cylinder;
   private Runnable done = () -> {};
   private Runnable clicked = () -> {};
   private double left;
@@ -73,8 +74,11 @@ final class TraceView extends DrawnRegion {
     clicked = action;
   }
 
-  /** Begins with a photograph. */
-  void begin(Image image, Path from) {
+  /**
+   * Begins with a photograph of a cylinder, whose it stays whatever seat is looked at meanwhile.
+   */
+  void begin(int of, Image image, Path from) {
+    cylinder = of;
     photograph = Optional.of(image);
     file = Optional.of(from);
     clicks.clear();
@@ -136,9 +140,8 @@ final class TraceView extends DrawnRegion {
 
   /** Takes the outline into the job; what is wrong with it is said and nothing is lost. */
   void close() {
-    int cylinder = session.seat().get().cylinder();
     try {
-      FacePhotograph squared = squared(cylinder);
+      FacePhotograph squared = squared();
       List<Corner> corners =
           clicks.subList(KNOWN, clicks.size()).stream()
               .map(this::share)
@@ -167,7 +170,7 @@ final class TraceView extends DrawnRegion {
     }
   }
 
-  private FacePhotograph squared(int cylinder) {
+  private FacePhotograph squared() {
     if (clicks.size() < KNOWN) {
       throw RuleViolation.of("traceBore");
     }
