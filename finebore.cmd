@@ -61,6 +61,7 @@ echo   finebore bench FILE [--compare A B] [--format text^|csv^|json]
 echo   finebore import FILE TEST.csv [--seat I1] [--state found^|finished^|blended]
 echo   finebore cutsheet FILE -o OUT.csv^|OUT.txt
 echo   finebore air FILE --seat I1 --lift 3 -o OUT.png^|svg^|csv^|json
+echo   finebore schema
 echo   finebore example FILE
 echo   finebore test
 exit /b 0

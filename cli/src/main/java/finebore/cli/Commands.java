@@ -23,7 +23,8 @@ import picocli.CommandLine.Command;
       SvgCommand.class,
       ScribeCommand.class,
       CsvCommand.class,
-      ExampleCommand.class
+      ExampleCommand.class,
+      SchemaCommand.class
     })
 public final class Commands {
 

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
+import finebore.formats.JobSchema;
 import finebore.formats.PracticeFiles;
 import finebore.practice.Practice;
 import java.io.IOException;
@@ -78,6 +79,12 @@ class CommandsTest extends OnTheExample {
     assertThat(Files.readString(csv)).startsWith("group,seat,step,tool,item,value");
   }
 
+  @Test
+  void printsTheSchema() {
+    assertThat(run("schema")).isZero();
+    assertThat(out.toString()).isEqualToNormalizingNewlines(JobSchema.text());
+  }
+
   private void failsWithOneLine(String expected, String... arguments) {
     err.getBuffer().setLength(0);
     assertThat(run(arguments)).isNotZero();
@@ -111,7 +118,7 @@ class CommandsTest extends OnTheExample {
 
   @Test
   void everyCommandHelpsAndNothingOddGetsMoreThanALine() throws Exception {
-    for (String command : List.of("study", "bench", "import", "cutsheet", "example")) {
+    for (String command : List.of("study", "bench", "import", "cutsheet", "example", "schema")) {
       out.getBuffer().setLength(0);
       assertThat(run(command, "--help")).isZero();
       assertThat(out.toString()).startsWith("Usage: finebore " + command);

@@ -24,12 +24,15 @@ public record BenchRange(String name, List<PlateCheck> checks) {
   /** Air that has changed in density by more than this is other weather; common practice. */
   public static final double WEATHER = 0.01;
 
+  /** Longest name, characters. */
+  public static final int LONGEST_NAME = 40;
+
   /** A check older than this is to be made anew, days; common practice, no source. */
   public static final int OLD_DAYS = 90;
 
   public BenchRange {
     checks = checks.stream().sorted(Comparator.comparing(PlateCheck::date)).toList();
-    if (name.isBlank() || name.length() > 40) {
+    if (name.isBlank() || name.length() > LONGEST_NAME) {
       throw RuleViolation.of("rangeName").with("value", Term.count(name.length()));
     }
   }

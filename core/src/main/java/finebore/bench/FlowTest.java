@@ -44,7 +44,11 @@ public record FlowTest(
   /** Lifts closer than this are the same lift, mm. */
   public static final double SAME_LIFT_MM = 0.02;
 
-  private static final int MOST_LIFTS = 60;
+  /** Most lifts of a test. */
+  public static final int MOST_LIFTS = 60;
+
+  /** Longest name, characters. */
+  public static final int LONGEST_NAME = 80;
 
   /**
    * A prediction of one lift, frozen before the test.
@@ -60,7 +64,7 @@ public record FlowTest(
     lifts = lifts.stream().sorted(Comparator.comparingDouble(LiftReadings::liftMm)).toList();
     predicted = predicted.stream().sorted(Comparator.comparingDouble(Predicted::liftMm)).toList();
     pictures = List.copyOf(pictures);
-    if (name.isBlank() || name.length() > 80) {
+    if (name.isBlank() || name.length() > LONGEST_NAME) {
       throw RuleViolation.of("testName").with("value", Term.count(name.length()));
     }
     if (lifts.size() > MOST_LIFTS) {

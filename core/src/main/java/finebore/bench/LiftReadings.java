@@ -53,7 +53,8 @@ public record LiftReadings(
     }
   }
 
-  private static final int MOST_REPEATS = 30;
+  /** Most repeats at a lift. */
+  public static final int MOST_REPEATS = 30;
 
   public LiftReadings {
     readings = List.copyOf(readings);

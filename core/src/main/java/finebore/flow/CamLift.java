@@ -36,7 +36,10 @@ public record CamLift(double maxLiftMm, double durationDeg, List<Step> table)
 
   private static final int STEPS = 120;
   private static final int FEWEST_IN_TABLE = 5;
-  private static final int MOST_IN_TABLE = 1500;
+
+  /** Most lines of a table. */
+  public static final int MOST_IN_TABLE = 1500;
+
   private static final double SAME = 1e-6;
 
   public CamLift {

@@ -15,7 +15,8 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 public record JobIdentity(String name, String purpose, String notes)
     implements JobIdentityBuilder.With {
 
-  private static final int LONGEST_NAME = 200;
+  /** Longest name, characters. */
+  public static final int LONGEST_NAME = 200;
 
   public JobIdentity {
     if (name.isBlank() || name.length() > LONGEST_NAME) {

@@ -27,7 +27,7 @@ public record Overrule(
     String reason) {
 
   /** A reason longer than this is no reason but an essay. */
-  private static final int LONGEST = 500;
+  public static final int LONGEST = 500;
 
   /** Figures come off trigonometry: what rounds to the same is no worse. */
   private static final double ROUNDING = 1e-6;

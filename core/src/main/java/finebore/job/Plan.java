@@ -37,7 +37,7 @@ public record Plan(
     boolean ready) {
 
   /** More operations than this are a mistake. */
-  private static final int MOST = 40;
+  public static final int MOST_OPERATIONS = 40;
 
   /**
    * An operation of a plan.
@@ -51,9 +51,9 @@ public record Plan(
     steps = List.copyOf(steps);
     overrules = List.copyOf(overrules);
     toConfirm = List.copyOf(toConfirm);
-    if (steps.size() > MOST) {
+    if (steps.size() > MOST_OPERATIONS) {
       throw RuleViolation.of("operationsInPlan")
-          .with("most", Term.count(MOST))
+          .with("most", Term.count(MOST_OPERATIONS))
           .with("value", Term.count(steps.size()));
     }
     if (steps.stream().mapToInt(PlannedStep::id).distinct().count() < steps.size()) {

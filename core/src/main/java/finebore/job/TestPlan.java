@@ -21,14 +21,18 @@ import java.util.List;
 public record TestPlan(List<Double> liftsMm, double depressionPa, Bands bands)
     implements TestPlanBuilder.With {
 
+  /** Most lifts of a plan. */
+  public static final int MOST_LIFTS = 60;
+
   public TestPlan {
     liftsMm = List.copyOf(liftsMm);
-    if (liftsMm.isEmpty() || liftsMm.size() > 60) {
+    if (liftsMm.isEmpty() || liftsMm.size() > MOST_LIFTS) {
       throw RuleViolation.of("liftsOfPlan").with("value", Term.count(liftsMm.size()));
     }
     double before = 0;
     for (double lift : liftsMm) {
-      if (!(lift > before && lift <= 60)) {
+      Quantity.LIFT.check(lift);
+      if (lift <= before) {
         throw RuleViolation.of("liftsRise")
             .with("value", Term.length(lift))
             .with("before", Term.length(before));

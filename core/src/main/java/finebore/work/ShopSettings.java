@@ -29,7 +29,8 @@ public record ShopSettings(
     Map<StepKind, Double> eachMinutes,
     Map<StepKind, Double> setUpMinutes) {
 
-  private static final int LONGEST = 400;
+  /** Longest text, characters. */
+  public static final int LONGEST = 400;
 
   /** A shop that has set nothing. */
   public static final ShopSettings USUAL =

@@ -3,7 +3,6 @@ package finebore.formats;
 import finebore.job.Job;
 import java.util.List;
 import java.util.Optional;
-import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
@@ -22,29 +21,17 @@ public record JobDocument(Job job, List<String> solvedAir, Source source) {
 
   /** What a file held, kept out of sight. */
   public static final class Source {
-    private volatile ObjectNode tree;
+    private final Optional<ObjectNode> unknown;
     private final Optional<FileStamp> stamp;
 
-    Source(ObjectNode tree, Optional<FileStamp> stamp) {
-      this.tree = tree;
+    Source(Optional<ObjectNode> unknown, Optional<FileStamp> stamp) {
+      this.unknown = unknown;
       this.stamp = stamp;
     }
 
-    /** The tree as read, as far as it is needed; empty for a new job. */
-    ObjectNode tree() {
-      return tree;
-    }
-
-    /**
-     * Carries what this version does not know into a tree that is to be written. Most files have
-     * nothing of the kind, and then nothing is kept of them from the first time on.
-     */
-    void carryInto(ObjectNode written) {
-      if (UnknownFields.areIn(tree, written)) {
-        UnknownFields.carry(tree, written);
-      } else {
-        tree = JsonNodeFactory.instance.objectNode();
-      }
+    /** The tree as read, where it has something that this version does not know. */
+    Optional<ObjectNode> unknown() {
+      return unknown;
     }
 
     /** Its bytes; none where no file holds the job yet. */
@@ -55,8 +42,7 @@ public record JobDocument(Job job, List<String> solvedAir, Source source) {
 
   /** A job that no file holds yet. */
   public static JobDocument fresh(Job job) {
-    return new JobDocument(
-        job, List.of(), new Source(JsonNodeFactory.instance.objectNode(), Optional.empty()));
+    return new JobDocument(job, List.of(), new Source(Optional.empty(), Optional.empty()));
   }
 
   public JobDocument withJob(Job changed) {
@@ -79,6 +65,6 @@ public record JobDocument(Job job, List<String> solvedAir, Source source) {
   }
 
   JobDocument withStamp(FileStamp stamp) {
-    return new JobDocument(job, solvedAir, new Source(source.tree(), Optional.of(stamp)));
+    return new JobDocument(job, solvedAir, new Source(source.unknown(), Optional.of(stamp)));
   }
 }

@@ -1,6 +1,7 @@
 package finebore.formats;
 
 import finebore.code.Term;
+import finebore.formats.json.Node;
 import finebore.job.Job;
 import java.io.IOException;
 import java.io.InputStream;
@@ -19,7 +20,6 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.cfg.JsonNodeFeature;
 import tools.jackson.databind.json.JsonMapper;
-import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
@@ -36,7 +36,6 @@ public final class JobFile {
   public static final String EXTENSION = ".finebore.json";
 
   static final String FORMAT = "finebore-job";
-  private static final String SOLVED_AIR = "solvedAir";
   static final int VERSION = 7;
 
   /** Larger than any real job by far; a file beyond it is not one. */
@@ -122,30 +121,27 @@ public final class JobFile {
       }
       NamedTwice.settle(object, name, choice);
       OlderVersions.bringUp(object, version);
-      List<String> solvedAir = solvedAir(object);
+      JobForms.Contents contents = JobForms.FILE.read(root);
       return new JobDocument(
-          JobReader.read(root), solvedAir, new JobDocument.Source(object, Optional.empty()));
+          contents.job(),
+          contents.solvedAir(),
+          new JobDocument.Source(unknownOf(object), Optional.empty()));
     } catch (Node.Misfit e) {
       throw new FileProblem(FileProblem.of("within", name).with("problem", e.problem()), e);
     }
   }
 
-  /** Lines of an {@link AirStore}; what is none is passed over, for it can be solved again. */
-  private static List<String> solvedAir(ObjectNode object) {
-    JsonNode lines = object.remove(SOLVED_AIR);
-    return lines == null
-        ? List.of()
-        : lines.valueStream().filter(JsonNode::isString).map(JsonNode::asString).toList();
+  /** Most files have nothing that this version does not know, and then nothing is kept of them. */
+  private static Optional<ObjectNode> unknownOf(ObjectNode read) {
+    return JobForms.FILE.knowsAll(read) ? Optional.empty() : Optional.of(read);
   }
 
   /** The job as text, with the unknown fields it came with. */
   public static String text(JobDocument document) {
-    ObjectNode tree = JobWriter.write(document.job());
-    if (!document.solvedAir().isEmpty()) {
-      ArrayNode lines = tree.putArray(SOLVED_AIR);
-      document.solvedAir().forEach(lines::add);
-    }
-    document.source().carryInto(tree);
+    JsonNode tree =
+        JobForms.FILE.write(
+            new JobForms.Contents(FORMAT, VERSION, document.job(), document.solvedAir()));
+    document.source().unknown().ifPresent(read -> JobForms.FILE.carry(read, tree));
     return MAPPER.writeValueAsString(tree) + "\n";
   }
 

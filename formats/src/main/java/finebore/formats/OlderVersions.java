@@ -25,7 +25,7 @@ final class OlderVersions {
     }
     // From 2: there were no flow tests.
     if (!job.has("bench")) {
-      job.set("bench", BenchJson.write(BenchBook.EMPTY));
+      job.set("bench", BenchForms.BOOK.write(BenchBook.EMPTY));
     }
     fromThird(job);
     fromFourth(job);
@@ -69,10 +69,10 @@ final class OlderVersions {
   /** From 4: nothing was written at the machine, and no guide leant along the head. */
   private static void fromFourth(ObjectNode job) {
     if (!job.has("log")) {
-      job.set("log", WorkJson.write(WorkLog.EMPTY));
+      job.set("log", WorkForms.LOG.write(WorkLog.EMPTY));
     }
     if (!job.has("shop")) {
-      job.set("shop", WorkJson.write(ShopSettings.USUAL));
+      job.set("shop", WorkForms.SHOP.write(ShopSettings.USUAL));
     }
     if (job.path("head").get("layout") instanceof ObjectNode layout
         && !layout.has("intakeCantDeg")) {
@@ -138,7 +138,7 @@ final class OlderVersions {
           plan.set(field.getKey(), field.getValue());
         }
         ArrayNode operations = plan.putArray("operations");
-        UsualOperations.asPlanned().forEach(o -> operations.add(OperationJson.write(o)));
+        UsualOperations.asPlanned().forEach(o -> operations.add(OperationForms.OPERATION.write(o)));
         for (int k = 0; k < operations.size(); k++) {
           ((ObjectNode) operations.get(k)).put("id", k + 1);
         }
@@ -148,8 +148,7 @@ final class OlderVersions {
       }
     }
     if (!job.has("head")) {
-      JsonNode head = HeadJson.write(Head.UNKNOWN);
-      job.set("head", head);
+      job.set("head", HeadForms.HEAD.write(Head.UNKNOWN));
     }
     if (!job.has("exceptions")) {
       job.putArray("exceptions");

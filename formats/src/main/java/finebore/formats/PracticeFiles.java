@@ -3,6 +3,7 @@ package finebore.formats;
 import finebore.code.Message;
 import finebore.code.Term;
 import finebore.finding.Basis;
+import finebore.formats.json.Node;
 import finebore.practice.Practice;
 import finebore.practice.Range;
 import finebore.study.ReadingKind;

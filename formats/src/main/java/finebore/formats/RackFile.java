@@ -2,6 +2,11 @@ package finebore.formats;
 
 import finebore.code.Term;
 import finebore.cutting.Cutter;
+import finebore.formats.json.Form;
+import finebore.formats.json.Forms;
+import finebore.formats.json.Node;
+import finebore.formats.json.RecordForm;
+import finebore.seat.Element;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -10,7 +15,6 @@ import java.nio.file.Path;
 import java.util.List;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
-import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** A rack of form cutters as JSON: the one that ships with the program, and a shop's own. */
@@ -22,6 +26,22 @@ public final class RackFile {
   private static final int VERSION = 1;
 
   private RackFile() {}
+
+  private static final Form<List<Cutter>> CUTTERS =
+      Forms.list(
+          new RecordForm<>("") {
+            private final Field<String> name = field("name", Forms.TEXT, Cutter::name);
+            private final Field<String> use = field("use", Forms.TEXT, Cutter::use);
+            private final Field<Integer> sealing =
+                field("sealing", Forms.WHOLE, c -> c.sealing() + 1);
+            private final Field<List<Element>> profile =
+                field("profile", SeatForms.PROFILE, Cutter::elements);
+
+            @Override
+            protected Cutter of(Values v) {
+              return new Cutter(v.of(name), v.of(use), v.of(profile), v.of(sealing) - 1);
+            }
+          });
 
   /** The rack that ships with the program, invented cutters in the usual stacks. */
   public static List<Cutter> shipped() {
@@ -63,12 +83,7 @@ public final class RackFile {
   public static String text(List<Cutter> cutters) {
     ObjectNode root = JsonMapper.shared().createObjectNode();
     root.put("format", FORMAT).put("version", VERSION);
-    ArrayNode list = root.putArray("cutters");
-    for (Cutter cutter : cutters) {
-      ObjectNode one = list.addObject();
-      one.put("name", cutter.name()).put("use", cutter.use()).put("sealing", cutter.sealing() + 1);
-      ElementJson.write(cutter.elements(), one.putArray("profile"));
-    }
+    root.set("cutters", CUTTERS.write(cutters));
     return JsonMapper.shared().writerWithDefaultPrettyPrinter().writeValueAsString(root) + "\n";
   }
 
@@ -82,7 +97,7 @@ public final class RackFile {
                 .with("format", Term.quote(FORMAT))
                 .with("most", Term.count(VERSION)));
       }
-      List<Cutter> cutters = root.at("cutters").list(c -> c.build(RackFile::cutter));
+      List<Cutter> cutters = CUTTERS.read(root.at("cutters"));
       if (cutters.isEmpty()) {
         throw new FileProblem(FileProblem.of("noCutters", name));
       }
@@ -93,13 +108,5 @@ public final class RackFile {
       throw new FileProblem(
           FileProblem.of("damaged", name).with("cause", Term.quote(e.getOriginalMessage())), e);
     }
-  }
-
-  private static Cutter cutter(Node n) {
-    return new Cutter(
-        n.at("name").text(),
-        n.at("use").text(),
-        ElementJson.read(n.at("profile")),
-        n.at("sealing").whole() - 1);
   }
 }

@@ -1,8 +1,14 @@
 package finebore.formats;
 
 import finebore.code.Term;
+import finebore.formats.json.Form;
+import finebore.formats.json.Forms;
+import finebore.formats.json.Node;
+import finebore.formats.json.RecordForm;
 import finebore.job.Port;
+import finebore.quantity.Quantity;
 import finebore.sizes.ShelfValve;
+import finebore.valve.Valve;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -11,7 +17,6 @@ import java.nio.file.Path;
 import java.util.List;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
-import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Valves on the shelf as JSON: the list that ships with the program, and a shop's own. */
@@ -22,6 +27,25 @@ public final class ShelfFile {
   private static final int VERSION = 1;
 
   private ShelfFile() {}
+
+  private static final Form<List<ShelfValve>> VALVES =
+      Forms.list(
+          new RecordForm<>("") {
+            private final Field<String> name = field("name", Forms.TEXT, ShelfValve::name);
+            private final Field<Port> port =
+                field("for", Forms.oneOf(Port.values(), Port::key), ShelfValve::port);
+            private final Field<Double> lengthMm =
+                field("lengthMm", Forms.number(Quantity.VALVE_LENGTH), ShelfValve::lengthMm);
+            private final Field<Double> price =
+                field("price", Forms.number(Quantity.VALVE_PRICE), ShelfValve::price);
+            private final Field<Valve> valve = field("valve", SeatForms.VALVE, ShelfValve::valve);
+
+            @Override
+            protected ShelfValve of(Values v) {
+              return new ShelfValve(
+                  v.of(name), v.of(port), v.of(valve), v.of(lengthMm), v.of(price));
+            }
+          });
 
   /** The list that ships with the program, invented valves. */
   public static List<ShelfValve> shipped() {
@@ -54,13 +78,7 @@ public final class ShelfFile {
   public static String text(List<ShelfValve> valves) {
     ObjectNode root = JsonMapper.shared().createObjectNode();
     root.put("format", FORMAT).put("version", VERSION);
-    ArrayNode list = root.putArray("valves");
-    for (ShelfValve valve : valves) {
-      ObjectNode one = list.addObject();
-      one.put("name", valve.name()).put("for", valve.port().key());
-      one.put("lengthMm", valve.lengthMm()).put("price", valve.price());
-      one.set("valve", JobWriter.valve(valve.valve()));
-    }
+    root.set("valves", VALVES.write(valves));
     return JsonMapper.shared().writerWithDefaultPrettyPrinter().writeValueAsString(root) + "\n";
   }
 
@@ -74,21 +92,12 @@ public final class ShelfFile {
                 .with("format", Term.quote(FORMAT))
                 .with("most", Term.count(VERSION)));
       }
-      return root.at("valves").list(v -> v.build(ShelfFile::valve));
+      return VALVES.read(root.at("valves"));
     } catch (Node.Misfit e) {
       throw new FileProblem(FileProblem.of("within", name).with("problem", e.problem()), e);
     } catch (JacksonException e) {
       throw new FileProblem(
           FileProblem.of("damaged", name).with("cause", Term.quote(e.getOriginalMessage())), e);
     }
-  }
-
-  private static ShelfValve valve(Node n) {
-    return new ShelfValve(
-        n.at("name").text(),
-        n.at("for").oneOf(Port.values(), Port::key),
-        n.at("valve").build(JobReader::valve),
-        n.at("lengthMm").number(),
-        n.at("price").number());
   }
 }

@@ -37,6 +37,7 @@ import finebore.room.Squared;
 import finebore.seat.Arc;
 import finebore.seat.Cut;
 import finebore.seat.CutStack;
+import finebore.seat.Element;
 import finebore.units.Units;
 import finebore.valve.Pairing;
 import finebore.work.ShopSettings;
@@ -112,6 +113,40 @@ class JobFileTest {
         new CutStack(List.of(new Cut(33, 0.7), new Arc(38, 43, 9), new Cut(45, 1.3)), 2);
     return job.withExhaust(
         job.exhaust().withPlanned(planned.withSeat(planned.seat().withStack(stack))));
+  }
+
+  /** What a file had of another kind is known, and nothing to carry into what took its place. */
+  @Test
+  void aCutInTheArcsPlaceStaysACut() throws Exception {
+    Job arc = withFound(List.of(new Cut(33, 0.7), new Arc(38, 43, 9), new Cut(45, 1.3)));
+    Job cut = withFound(List.of(new Cut(33, 0.7), new Cut(40, 0.8), new Cut(45, 1.3)));
+    JobDocument read = JobFile.parse(JobFile.text(JobDocument.fresh(arc)), "arc");
+    assertThat(read.job()).isEqualTo(arc);
+    String written = JobFile.text(read.withJob(cut));
+    assertThat(JobFile.parse(written, "cut").job()).isEqualTo(cut);
+    assertThat(written).doesNotContain("fromDeg");
+  }
+
+  /**
+   * Plans are known by their place: what somebody else wrote into one stays there when it changes.
+   */
+  @Test
+  void unknownFieldsOfAPlanStayWhenItsSeatChanges() throws Exception {
+    String text = demoText().replaceFirst("\"followsFound\"", "\"pencil\" : \"HB\", $0");
+    JobDocument read = JobFile.parse(text, "pencil");
+    Job job = read.job();
+    Pairing planned = job.intake().planned();
+    Job changed =
+        job.withIntake(
+            job.intake().withPlanned(planned.withSeat(planned.seat().withThroatDiameter(35.5))));
+    assertThat(JobFile.text(read.withJob(changed))).contains("\"pencil\" : \"HB\"");
+  }
+
+  private static Job withFound(List<Element> elements) {
+    Job job = JobFile.demo();
+    Pairing found = job.exhaust().found();
+    return job.withExhaust(
+        job.exhaust().withFound(found.withSeat(found.seat().withStack(new CutStack(elements, 2)))));
   }
 
   private static Job withCamTable() {
@@ -405,10 +440,10 @@ class JobFileTest {
       delimiter = '|',
       value = {
         "\"boreMm\" : 81.0|\"boreMm\" : \"wide\"|job.engine.boreMm|expected.number",
-        "\"boreMm\" : 81.0|\"boreMm\" : 5|job.engine|quantity.bore",
+        "\"boreMm\" : 81.0|\"boreMm\" : 5|job.engine.boreMm|quantity.bore",
         "\"units\" : \"mm\"|\"units\" : \"furlong\"|job.units|mm, inch",
         "\"sealingCut\" : 2|\"sealingCut\" : 9|job.intake.found.seat|rule.sealingCutIsOne",
-        "\"widthMm\" : 0.6|\"widthMm\" : -1|job.intake.found.seat.cuts[0]|quantity.cutWidth",
+        "\"widthMm\" : 0.6|\"widthMm\" : -1|job.intake.found.seat.cuts[0].widthMm|quantity.cutWidth",
         "\"notes\"|\"remarks\"|job.notes|place.missing",
         "\"format\" : \"finebore-job\"|\"format\" : \"other\"|job.json|file.notAJob",
         "\"version\" : 7|\"version\" : 99|job.json|file.newer",
@@ -430,12 +465,12 @@ class JobFileTest {
       delimiter = '|',
       value = {
         "\"operation\" : \"openThroat\"|\"operation\" : \"paint\"|job.intake.plans[0].operations[0].operation|openThroat, cutForm",
-        "\"taperDeg\" : 0.0|\"taperDeg\" : 80|job.intake.plans[0].operations[0]|quantity.throatTaper",
+        "\"taperDeg\" : 0.0|\"taperDeg\" : 80|job.intake.plans[0].operations[0].taperDeg|quantity.throatTaper",
         "\"to\" : \"planned\"|\"to\" : \"hell\"|job.intake.plans[0].operations[1].plunge.to|planned, depth, clean",
         "\"ready\" : false|\"ready\" : \"soon\"|job.intake.plans[0].ready|expected.flag",
         "\"chosenPlan\" : 1|\"chosenPlan\" : 5|job.intake|rule.chosenPlan",
-        "\"seatWidth\" : 2.31|\"seatWidth\" : 99|job.head.seats[0]|quantity.foundSeatWidth",
-        "\"fireRingMm\" : 83.5|\"fireRingMm\" : 2|job.head.layout|quantity.fireRing",
+        "\"seatWidth\" : 2.31|\"seatWidth\" : 99|job.head.seats[0].seatWidth|quantity.foundSeatWidth",
+        "\"fireRingMm\" : 83.5|\"fireRingMm\" : 2|job.head.layout.fireRingMm|quantity.fireRing",
         "\"compressionRatio\" : 9.4|\"compressionRatio\" : \"high\"|job.head.compressionRatio|expected.number",
       })
   void namesThePlaceInAPlan(String from, String to, String place, String code) {

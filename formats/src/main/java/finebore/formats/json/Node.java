@@ -1,4 +1,4 @@
-package finebore.formats;
+package finebore.formats.json;
 
 import finebore.code.Message;
 import finebore.code.RuleViolation;
@@ -16,26 +16,26 @@ import tools.jackson.databind.JsonNode;
  * A place in a JSON file that knows its own path, so that whatever is wrong is named by place,
  * value and what was expected.
  */
-record Node(JsonNode json, String path) {
+public record Node(JsonNode json, String path) {
 
-  /** What is wrong at a place; turned into a {@link FileProblem} at the file's border. */
-  static final class Misfit extends RuntimeException {
+  /** What is wrong at a place; turned into a file problem at the file's border. */
+  public static final class Misfit extends RuntimeException {
     private static final long serialVersionUID = 1L;
 
     private final transient Message problem;
 
-    Misfit(Message problem) {
+    public Misfit(Message problem) {
       super(problem.code() + problem.terms());
       this.problem = problem;
     }
 
-    Message problem() {
+    public Message problem() {
       return problem;
     }
   }
 
   /** What was expected at this place, and what is there. */
-  Misfit misfit(Message expected) {
+  public Misfit misfit(Message expected) {
     boolean missing = json == null || json.isMissingNode();
     Message problem =
         Message.of(missing ? "place.missing" : "place.misfit")
@@ -53,7 +53,7 @@ record Node(JsonNode json, String path) {
     return text.length() > 60 ? text.substring(0, 57) + "..." : text;
   }
 
-  Node at(String field) {
+  public Node at(String field) {
     if (json == null || !json.isObject()) {
       throw misfit("object");
     }
@@ -61,11 +61,11 @@ record Node(JsonNode json, String path) {
     return new Node(child, path.isEmpty() ? field : path + "." + field);
   }
 
-  boolean isAbsent() {
+  public boolean isAbsent() {
     return json == null || json.isNull();
   }
 
-  String text() {
+  public String text() {
     if (json == null || !json.isString()) {
       throw misfit("text");
     }
@@ -77,7 +77,7 @@ record Node(JsonNode json, String path) {
     return json == null || !json.isNumber() ? Double.NaN : json.decimalValue().doubleValue();
   }
 
-  double number() {
+  public double number() {
     double value = value();
     if (!Double.isFinite(value)) {
       throw misfit("number");
@@ -85,7 +85,7 @@ record Node(JsonNode json, String path) {
     return value;
   }
 
-  int whole() {
+  public int whole() {
     double value = value();
     if (value != Math.rint(value) || Math.abs(value) > Integer.MAX_VALUE) {
       throw misfit("whole");
@@ -97,7 +97,7 @@ record Node(JsonNode json, String path) {
       Pattern.compile("\\d{4}-\\d\\d-\\d\\dT\\d\\d:\\d\\d:\\d\\d(\\.\\d{1,9})?Z");
 
   /** A moment as ISO 8601 writes it, in UTC and with seconds. */
-  Instant moment() {
+  public Instant moment() {
     if (!MOMENT.matcher(text()).matches()) {
       throw misfit("moment");
     }
@@ -108,18 +108,18 @@ record Node(JsonNode json, String path) {
     }
   }
 
-  boolean flag() {
+  public boolean flag() {
     if (json == null || !json.isBoolean()) {
       throw misfit("flag");
     }
     return json.booleanValue();
   }
 
-  OptionalDouble optionalNumber() {
+  public OptionalDouble optionalNumber() {
     return isAbsent() ? OptionalDouble.empty() : OptionalDouble.of(number());
   }
 
-  <T> List<T> list(Function<Node, T> reader) {
+  public <T> List<T> list(Function<Node, T> reader) {
     if (json == null || !json.isArray()) {
       throw misfit("list");
     }
@@ -130,7 +130,7 @@ record Node(JsonNode json, String path) {
     return list;
   }
 
-  <E> E oneOf(E[] values, Function<E, String> name) {
+  public <E> E oneOf(E[] values, Function<E, String> name) {
     String text = text();
     List<String> names = new ArrayList<>();
     for (E value : values) {
@@ -143,10 +143,15 @@ record Node(JsonNode json, String path) {
   }
 
   /** Builds a record from this place; a broken invariant is reported with the place. */
-  <T> T build(Function<Node, T> reader) {
+  public <T> T build(Function<Node, T> reader) {
     if (json == null || !json.isObject()) {
       throw misfit("object");
     }
+    return checked(reader);
+  }
+
+  /** What is made of this place; a broken rule is reported with the place. */
+  <T> T checked(Function<Node, T> reader) {
     try {
       return reader.apply(this);
     } catch (RuleViolation e) {
