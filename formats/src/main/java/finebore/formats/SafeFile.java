@@ -219,6 +219,9 @@ public final class SafeFile {
     Path copy = temporary(target);
     try {
       Files.copy(target, copy, StandardCopyOption.COPY_ATTRIBUTES);
+      try (FileChannel channel = FileChannel.open(copy, StandardOpenOption.WRITE)) {
+        channel.force(true);
+      }
       move(copy, last);
     } finally {
       discard(copy);
