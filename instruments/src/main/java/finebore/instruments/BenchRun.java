@@ -8,7 +8,6 @@ import finebore.units.Dimension;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Duration;
-import java.util.List;
 import java.util.Optional;
 
 /**
@@ -197,6 +196,7 @@ public final class BenchRun {
   private Settling settle(Optional<RunJournal> book, boolean mayChangeRange)
       throws BenchTrouble, IOException, InterruptedException {
     Settling settling = new Settling();
+    boolean mayGoDown = true;
     for (int k = 0; k < MOST_LOOKS && !stopped; k++) {
       Sample sample = bench.read();
       settling.add(sample);
@@ -204,7 +204,12 @@ public final class BenchRun {
         book.get().sample(sample);
       }
       listener.sample(sample, settling.share());
-      if (mayChangeRange && changesRange(settling)) {
+      int to = mayChangeRange ? wanted(settling, mayGoDown) : at();
+      if (to != at()) {
+        // Where ranges lie far apart, one would send it up and the next down again for ever.
+        mayGoDown &= to < at();
+        range = bench.ranges().get(to);
+        bench.range(range);
         settling.clear();
         k = 0;
       } else if (settling.isSettled()) {
@@ -220,24 +225,20 @@ public final class BenchRun {
             .with("percent", new Term.Figure(Dimension.PERCENT, settling.mean())));
   }
 
+  private int at() {
+    return bench.ranges().indexOf(range);
+  }
+
   /**
-   * Goes to the next range up at once when the needle is off its end, down when at rest too low.
+   * The range that suits a needle: at once the next one up when it is off its end, the next one
+   * down when it rests too low.
    */
-  private boolean changesRange(Settling settling) throws BenchTrouble {
-    List<String> ranges = bench.ranges();
-    int at = ranges.indexOf(range);
+  private int wanted(Settling settling, boolean mayGoDown) {
     double percent = settling.samples().getLast().percent();
-    int to = at;
-    if (percent > HIGH_PERCENT && at + 1 < ranges.size()) {
-      to = at + 1;
-    } else if (settling.isSettled() && settling.mean() < LOW_PERCENT && at > 0) {
-      to = at - 1;
+    if (percent > HIGH_PERCENT && at() + 1 < bench.ranges().size()) {
+      return at() + 1;
     }
-    if (to == at) {
-      return false;
-    }
-    range = ranges.get(to);
-    bench.range(range);
-    return true;
+    boolean low = settling.isSettled() && settling.mean() < LOW_PERCENT;
+    return low && mayGoDown && at() > 0 ? at() - 1 : at();
   }
 }

@@ -6,6 +6,7 @@ import finebore.code.RuleViolation;
 import finebore.code.Term;
 import finebore.instruments.BenchLink.LinkLost;
 import java.time.Duration;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -40,7 +41,8 @@ public final class FlowBench implements AutoCloseable {
           Message.of("bench.protocol")
               .with("found", Term.quote(answer.values().getOrDefault("protocol", "?"))));
     }
-    ranges = List.of(answer.values().getOrDefault("ranges", "").split(","));
+    ranges =
+        Arrays.stream(answer.values().getOrDefault("ranges", "").split(",")).distinct().toList();
     return new Hello(answer.values().getOrDefault("name", "bench"), ranges);
   }
 
