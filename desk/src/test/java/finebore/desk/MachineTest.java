@@ -24,11 +24,14 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
+import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.image.Image;
+import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.AfterAll;
@@ -153,7 +156,7 @@ class MachineTest {
     assertThat(job().log().entries()).isEqualTo(history);
 
     desk.goTo(KeyCode.DIGIT5);
-    WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> desk.window.record().isCardShown());
+    shown();
     desk.picks.export = Optional.of(home.resolve("card"));
     desk.press("#record-pdf");
     byte[] pdf = Files.readAllBytes(home.resolve("card.pdf"));
@@ -363,6 +366,45 @@ class MachineTest {
     desk.enter("time-setUp-seal", "2.5 min");
     assertThat(job().shop().setUpMinutes()).containsOnlyKeys(StepKind.SEAL);
     assertThat(job().shop().setUpMinutes(StepKind.SEAL)).isEqualTo(2.5);
+  }
+
+  @Test
+  void theCardIsTurnedPageByPageAndFollowsTheJob() throws Exception {
+    desk.goTo(KeyCode.DIGIT5);
+    shown();
+    assertThat(desk.text("#card-which")).startsWith("1 of ");
+    assertThat(button("#card-back").isDisabled()).isTrue();
+    final Image first = page();
+    while (!button("#card-on").isDisabled()) {
+      desk.press("#card-on");
+      shown();
+    }
+    int pages = Integer.parseInt(desk.text("#card-which").replaceFirst(".* of ", ""));
+    assertThat(desk.text("#card-which")).isEqualTo(pages + " of " + pages);
+    assertThat(pages).isGreaterThan(2);
+    assertThat(page()).isNotSameAs(first);
+    // A card that has become shorter shows its last page.
+    for (String part : List.of("drawings", "operations", "seal", "flow")) {
+      CheckBox box = desk.lookup("#record-part-" + part).query();
+      desk.runFx(box::fire);
+      assertThat(box.isSelected()).as(part).isFalse();
+    }
+    shown();
+    int fewer = Integer.parseInt(desk.text("#card-which").replaceFirst(".* of ", ""));
+    assertThat(fewer).isLessThan(pages);
+    assertThat(desk.text("#card-which")).isEqualTo(fewer + " of " + fewer);
+  }
+
+  private Image page() {
+    return desk.onFx(() -> ((ImageView) desk.lookup("#card-page").query()).getImage());
+  }
+
+  private void shown() throws Exception {
+    WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> desk.window.record().isCardShown());
+  }
+
+  private Button button(String id) {
+    return desk.lookup(id).queryButton();
   }
 
   @Test

@@ -3,8 +3,6 @@ package finebore.card;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.util.ArrayList;
-import java.util.List;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.rendering.ImageType;
@@ -15,20 +13,30 @@ public final class CardPreview {
 
   private CardPreview() {}
 
+  /** How many pages a card's file has. */
+  public static int pages(byte[] pdf) {
+    return with(pdf, PDDocument::getNumberOfPages);
+  }
+
   /**
-   * Draws every page.
+   * Draws a page.
    *
    * @param pdf the card's file
+   * @param page from 0
    * @param dotsPerInch how fine
    */
-  public static List<BufferedImage> of(byte[] pdf, float dotsPerInch) {
+  public static BufferedImage page(byte[] pdf, int page, float dotsPerInch) {
+    return with(pdf, d -> new PDFRenderer(d).renderImageWithDPI(page, dotsPerInch, ImageType.RGB));
+  }
+
+  /** What is done with an open card. */
+  private interface Reading<T> {
+    T of(PDDocument document) throws IOException;
+  }
+
+  private static <T> T with(byte[] pdf, Reading<T> reading) {
     try (PDDocument document = Loader.loadPDF(pdf)) {
-      PDFRenderer renderer = new PDFRenderer(document);
-      List<BufferedImage> pages = new ArrayList<>();
-      for (int k = 0; k < document.getNumberOfPages(); k++) {
-        pages.add(renderer.renderImageWithDPI(k, dotsPerInch, ImageType.RGB));
-      }
-      return pages;
+      return reading.of(document);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

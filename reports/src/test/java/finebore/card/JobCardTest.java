@@ -15,7 +15,6 @@ import finebore.words.Words;
 import finebore.work.ReadBack;
 import finebore.work.WorkEntry.Taken;
 import finebore.work.WorkLog;
-import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
@@ -26,6 +25,7 @@ import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -257,10 +257,11 @@ class JobCardTest {
                 ZoneOffset.UTC,
                 CardSize.A4,
                 EnumSet.of(CardPart.DRAWINGS, CardPart.RUN)));
-    List<BufferedImage> pages = CardPreview.of(pdf, 40);
-    assertThat(pages.size()).isGreaterThan(8);
+    int pages = CardPreview.pages(pdf);
+    assertThat(pages).isGreaterThan(8);
     long brass =
-        pages.stream()
+        IntStream.range(0, pages)
+            .mapToObj(k -> CardPreview.page(pdf, k, 40))
             .flatMapToInt(
                 p ->
                     Arrays.stream(

@@ -4,16 +4,14 @@ import finebore.card.CardPreview;
 import finebore.card.JobCard;
 import finebore.card.JobCard.Issued;
 import finebore.desk.session.JobSession;
+import finebore.desk.session.Latest;
 import finebore.desk.session.WorkSession;
 import finebore.job.Job;
 import finebore.machine.RunSheet;
 import finebore.practice.Practice;
 import finebore.words.Words;
-import java.util.List;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
+import java.util.Optional;
 import java.util.function.Supplier;
-import javafx.application.Platform;
 import javafx.embed.swing.SwingFXUtils;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -30,14 +28,6 @@ final class CardView extends BorderPane {
 
   private static final float DOTS_PER_INCH = 110;
 
-  private static final ExecutorService PRINTER =
-      Executors.newSingleThreadExecutor(
-          r -> {
-            Thread thread = new Thread(r, "card preview");
-            thread.setDaemon(true);
-            return thread;
-          });
-
   private final JobSession session;
   private final WorkSession work;
   private final Supplier<Issued> issued;
@@ -45,9 +35,10 @@ final class CardView extends BorderPane {
   private final Label which = new Label();
   private final Button back = new Button("‹");
   private final Button on = new Button("›");
-  private List<Image> pages = List.of();
+  private final Latest printer = new Latest("card preview");
+  private Optional<byte[]> card = Optional.empty();
   private int page;
-  private int asked;
+  private int pages = 1;
 
   CardView(JobSession session, WorkSession work, Supplier<Issued> issued) {
     this.session = session;
@@ -77,48 +68,52 @@ final class CardView extends BorderPane {
   }
 
   private void turn(int by) {
-    page = Math.clamp(page + by, 0, Math.max(0, pages.size() - 1));
-    showPage();
+    page = Math.clamp(page + by, 0, pages - 1);
+    ask();
   }
 
-  /** Makes the card anew; what was asked before and is not done yet is dropped. */
+  /** Makes the card anew. */
   void refresh() {
-    int mine = ++asked;
+    card = Optional.empty();
+    ask();
+  }
+
+  /** The page that is to be seen, of the card that stands. */
+  private void ask() {
+    int wanted = page;
+    Optional<byte[]> made = card;
     Job job = session.job();
     Words words = session.words();
     Practice practice = session.practice();
     RunSheet sheet = work.sheet();
     Issued how = issued.get();
-    PRINTER.execute(
-        () -> {
-          if (mine != asked) {
-            return;
-          }
-          List<Image> made =
-              CardPreview.of(JobCard.pdf(job, words, practice, sheet, how), DOTS_PER_INCH).stream()
-                  .map(p -> (Image) SwingFXUtils.toFXImage(p, null))
-                  .toList();
-          Platform.runLater(() -> take(mine, made));
-        });
+    printer.ask(
+        () -> page(made.orElseGet(() -> JobCard.pdf(job, words, practice, sheet, how)), wanted),
+        this::take);
   }
 
-  private void take(int mine, List<Image> made) {
-    if (mine == asked) {
-      pages = made;
-      page = Math.min(page, pages.size() - 1);
-      showPage();
-    }
+  /** A card with one of its pages drawn. */
+  private record Drawn(byte[] card, int pages, int page, Image image) {}
+
+  private static Drawn page(byte[] card, int wanted) {
+    int pages = CardPreview.pages(card);
+    int page = Math.min(wanted, pages - 1);
+    Image image = SwingFXUtils.toFXImage(CardPreview.page(card, page, DOTS_PER_INCH), null);
+    return new Drawn(card, pages, page, image);
   }
 
-  private void showPage() {
-    image.setImage(pages.isEmpty() ? null : pages.get(page));
-    which.setText(session.say("record.page", "page", page + 1, "pages", Math.max(1, pages.size())));
+  private void take(Drawn drawn) {
+    card = Optional.of(drawn.card());
+    pages = drawn.pages();
+    page = drawn.page();
+    image.setImage(drawn.image());
+    which.setText(session.say("record.page", "page", page + 1, "pages", pages));
     back.setDisable(page == 0);
-    on.setDisable(page >= pages.size() - 1);
+    on.setDisable(page >= pages - 1);
   }
 
   /** Whether what is shown is what was asked for last. */
   boolean isUpToDate() {
-    return !pages.isEmpty();
+    return image.getImage() != null && !printer.isBusy();
   }
 }
