@@ -3,6 +3,8 @@ package finebore.cli;
 import finebore.formats.FileProblem;
 import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
+import java.nio.file.FileAlreadyExistsException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
@@ -21,6 +23,9 @@ final class ExampleCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws FileProblem {
+    if (Files.isRegularFile(file)) {
+      throw FileProblem.unwritable(file, new FileAlreadyExistsException(file.toString()));
+    }
     JobFile.write(JobDocument.fresh(JobFile.demo()), file);
     Terminal.println(spec, Speech.ofShop().text("cli.wrote", "file", file.toString()));
     return 0;

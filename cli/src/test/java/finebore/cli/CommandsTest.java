@@ -127,6 +127,7 @@ class CommandsTest extends OnTheExample {
     failsWithOneLine("is a folder", "study", "/");
     failsWithOneLine("cannot be written", "example", "/");
     failsWithOneLine("is a folder", "example", folder.toString());
+    failsWithOneLine("cannot be written", "example", job.toString());
     failsWithOneLine("expected a name that ends in", "cutsheet", job.toString(), "-o", "/");
     failsWithOneLine("is a device", "study", "/dev/zero");
     failsWithOneLine("is a device", "import", job.toString(), "/dev/zero");
