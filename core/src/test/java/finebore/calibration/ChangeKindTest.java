@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import finebore.Samples;
 import finebore.flow.Direction;
 import finebore.flow.Spread;
+import finebore.seat.Arc;
 import finebore.seat.Cut;
 import finebore.seat.Element;
 import finebore.seat.Seat;
@@ -15,7 +16,9 @@ import finebore.valve.Valve;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.function.Function;
 import org.junit.jupiter.api.Test;
 
 /** What a change is, and the band round it. */
@@ -48,6 +51,76 @@ class ChangeKindTest {
         .containsExactly(ChangeKind.UNDERHEAD);
     assertThat(of(VALVE.withHeadDiameterMm(VALVE.headDiameterMm() - 0.5)))
         .containsExactly(ChangeKind.ANOTHER_SEAT);
+  }
+
+  /** Lengths count from five thousandths, angles from a twentieth of a degree. */
+  @Test
+  void aChangeCountsFromWhatCanBeCut() {
+    Map<ChangeKind, List<Function<Double, Set<ChangeKind>>>> lengths =
+        Map.of(
+            ChangeKind.THROAT,
+            List.of(
+                d -> of(SEAT.withThroatLength(SEAT.throatLengthMm() + d)),
+                d -> of(SEAT.withBowl(SEAT.bowlDiameterMm(), SEAT.bowlDepthMm() + d))),
+            ChangeKind.SEAT_WIDTH,
+            List.of(d -> of(with(SEAT.sealing(), cut(SEAT.sealingCut(), 0, d)))),
+            ChangeKind.TOP_CUT,
+            List.of(d -> of(with(0, cut(SEAT.cuts().getFirst(), 0, d)))),
+            ChangeKind.LOWER_CUT,
+            List.of(d -> of(with(2, cut(SEAT.cuts().get(2), 0, -d)))),
+            ChangeKind.SEAT_OUTSIDE,
+            List.of(d -> of(SEAT.withOutsideDiameterMm(SEAT.outsideDiameterMm() - d))),
+            ChangeKind.UNDERHEAD,
+            List.of(d -> of(VALVE.withUnderhead(new Underhead(15, 8 + d)))),
+            ChangeKind.MARGIN,
+            List.of(
+                d -> of(VALVE.withMarginMm(VALVE.marginMm() + d)),
+                d -> of(VALVE.withEdgeRadiusMm(VALVE.edgeRadiusMm() + d))),
+            ChangeKind.BACK_CUT,
+            List.of(d -> of(VALVE.withFaceWidthMm(VALVE.faceWidthMm() - d))),
+            ChangeKind.ANOTHER_SEAT,
+            List.of(d -> of(VALVE.withHeadDiameterMm(VALVE.headDiameterMm() + d))));
+    lengths.forEach((kind, changes) -> count(kind, changes, 0.0049, 0.0051));
+    Map<ChangeKind, List<Function<Double, Set<ChangeKind>>>> angles =
+        Map.of(
+            ChangeKind.TOP_CUT,
+            List.of(d -> of(with(0, cut(SEAT.cuts().getFirst(), d, 0)))),
+            ChangeKind.LOWER_CUT,
+            List.of(d -> of(with(2, cut(SEAT.cuts().get(2), d, 0)))),
+            ChangeKind.UNDERHEAD,
+            List.of(d -> of(VALVE.withUnderhead(new Underhead(15 - d, 8)))),
+            ChangeKind.ANOTHER_SEAT,
+            List.of(
+                d -> of(with(SEAT.sealing(), cut(SEAT.sealingCut(), d, 0))),
+                d -> of(VALVE.withFaceAngleDeg(VALVE.faceAngleDeg() - d))));
+    angles.forEach((kind, changes) -> count(kind, changes, 0.049, 0.051));
+  }
+
+  private static void count(
+      ChangeKind kind, List<Function<Double, Set<ChangeKind>>> changes, double no, double yes) {
+    for (Function<Double, Set<ChangeKind>> change : changes) {
+      assertThat(change.apply(no)).as("%s by %s", kind, no).isEmpty();
+      assertThat(change.apply(yes)).as("%s by %s", kind, yes).containsExactly(kind);
+    }
+  }
+
+  private static Cut cut(Cut cut, double deg, double mm) {
+    return new Cut(cut.angleDeg() + deg, cut.widthMm() + mm);
+  }
+
+  /** An arc is alike only where it is the same arc. */
+  @Test
+  void anArcForACutIsAnotherCut() {
+    List<Element> arc = new ArrayList<>(SEAT.stack().elements());
+    arc.set(2, new Arc(50, 70, 4));
+    Seat round = SEAT.withCuts(arc, SEAT.sealing());
+    assertThat(of(round)).contains(ChangeKind.LOWER_CUT);
+    assertThat(ChangeKind.between(new Pairing(round, VALVE), new Pairing(round, VALVE))).isEmpty();
+    arc.set(2, new Arc(50, 70, 4.001));
+    assertThat(
+            ChangeKind.between(
+                new Pairing(round, VALVE), new Pairing(SEAT.withCuts(arc, SEAT.sealing()), VALVE)))
+        .containsExactly(ChangeKind.LOWER_CUT);
   }
 
   @Test
