@@ -27,6 +27,7 @@ import java.util.Optional;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
+import javafx.scene.Scene;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.text.TextAlignment;
@@ -37,6 +38,7 @@ final class AirOverlay {
   private final JobSession session;
   private final AirWatch watch;
   private final DoubleProperty lift;
+  private final PaintedAir painted = new PaintedAir();
   private final ObjectProperty<Optional<Layer>> layer =
       new SimpleObjectProperty<>(Optional.empty());
 
@@ -101,8 +103,19 @@ final class AirOverlay {
     if (!isShown() || answer.flow().isEmpty()) {
       return;
     }
-    AirSketch.draw(
-        answer.flow().get(), answer.lines().orElseThrow(), layer.get().get(), new CanvasPen(sheet));
+    AirFlow flow = answer.flow().get();
+    Layer shown = layer.get().get();
+    painted.paint(
+        sheet,
+        List.of(flow, shown),
+        dense(sheet),
+        on -> AirSketch.draw(flow, answer.lines().orElseThrow(), shown, new CanvasPen(on)));
+  }
+
+  /** How many dots of the screen make a pixel. */
+  private static double dense(Sheet sheet) {
+    Scene scene = sheet.g().getCanvas().getScene();
+    return scene == null || scene.getWindow() == null ? 1 : scene.getWindow().getRenderScaleX();
   }
 
   /** Numbers dead water over it all. */

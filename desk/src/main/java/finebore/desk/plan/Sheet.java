@@ -20,6 +20,11 @@ record Sheet(
     double height,
     double text) {
 
+  /** The same on other paper. */
+  Sheet on(GraphicsContext other, ViewFrame lies, double wide, double high) {
+    return new Sheet(other, work, lies, palette, wide, high, text);
+  }
+
   /** Lays a path along points of the section plane, to be filled or stroked. */
   void path(List<Point> points, boolean closed) {
     g.beginPath();

@@ -18,6 +18,7 @@ import java.util.Optional;
 import javafx.animation.AnimationTimer;
 import javafx.application.Application;
 import javafx.application.Platform;
+import javafx.event.EventType;
 import javafx.geometry.Point2D;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
@@ -92,7 +93,7 @@ public final class DragFrames extends Application {
     }
   }
 
-  private static DeskFolder folder() {
+  static DeskFolder folder() {
     try {
       return new DeskFolder(Files.createTempDirectory("finebore-measure"));
     } catch (IOException e) {
@@ -100,8 +101,7 @@ public final class DragFrames extends Application {
     }
   }
 
-  private static void fire(
-      PlanStation plan, javafx.event.EventType<MouseEvent> type, Point2D at, double dx) {
+  static void fire(PlanStation plan, EventType<MouseEvent> type, Point2D at, double dx) {
     Point2D scene = plan.section().localToScene(at);
     plan.section()
         .fireEvent(
@@ -126,16 +126,16 @@ public final class DragFrames extends Application {
                 null));
   }
 
-  private static void tell(String what, double[] ms) {
+  static void tell(String what, double[] ms) {
     double[] sorted = ms.clone();
     Arrays.sort(sorted);
     System.out.printf(
         Locale.ROOT,
         "%s: median %.2f ms, 95 %% %.2f ms, 99 %% %.2f ms, longest %.2f ms%n",
         what,
-        sorted[FRAMES / 2],
-        sorted[FRAMES * 95 / 100],
-        sorted[FRAMES * 99 / 100],
-        sorted[FRAMES - 1]);
+        sorted[ms.length / 2],
+        sorted[ms.length * 95 / 100],
+        sorted[ms.length * 99 / 100],
+        sorted[ms.length - 1]);
   }
 }

@@ -2,7 +2,7 @@ package finebore.desk.measure;
 
 import javafx.application.Application;
 
-/** Starts one of the measurements: {@code bare}, {@code drag} or {@code big}. */
+/** Starts one of the measurements: {@code bare}, {@code drag}, {@code pan} or {@code big}. */
 public final class Measure {
 
   private Measure() {}
@@ -11,6 +11,7 @@ public final class Measure {
     Application.launch(
         switch (arguments[0]) {
           case "drag" -> DragFrames.class;
+          case "pan" -> PanFrames.class;
           case "big" -> BigJob.class;
           default -> BareWindow.class;
         },
