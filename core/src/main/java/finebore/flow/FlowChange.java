@@ -7,6 +7,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.function.ToDoubleFunction;
 
 /**
  * One flow curve held against another at the same lifts.
@@ -60,6 +61,43 @@ public record FlowChange(
       steps.add(
           new Step(a.liftMm(), a.flowM3s(), b.flowM3s(), bands.of(a.liftMm(), valveDiameterMm)));
     }
+    double before = reference.camMean(cam);
+    double gain = changed.camMean(cam) - before;
+    return new FlowChange(steps, means(steps), gain, gain / before);
+  }
+
+  /**
+   * The same with what is better known of some lifts in place of what was reckoned.
+   *
+   * @param shares change of the flow at a lift, mm, as a share
+   * @param cam for the mean over its opening
+   */
+  public FlowChange with(Map<Double, Double> shares, CamLift cam) {
+    List<Step> counted =
+        steps.stream()
+            .map(
+                s ->
+                    new Step(
+                        s.liftMm(),
+                        s.referenceM3s(),
+                        shares.containsKey(s.liftMm())
+                            ? s.referenceM3s() * (1 + shares.get(s.liftMm()))
+                            : s.newM3s(),
+                        s.band()))
+            .toList();
+    double[] lifts = counted.stream().mapToDouble(Step::liftMm).toArray();
+    double before = camMean(cam, lifts, counted, Step::referenceM3s);
+    double gain = camMean(cam, lifts, counted, Step::newM3s) - before;
+    return new FlowChange(counted, means(counted), gain, gain / before);
+  }
+
+  private static double camMean(
+      CamLift cam, double[] lifts, List<Step> steps, ToDoubleFunction<Step> flow) {
+    double[] flows = steps.stream().mapToDouble(flow).toArray();
+    return cam.meanOf(lift -> FlowCurve.between(lifts, flows, lift));
+  }
+
+  private static Map<Band, Mean> means(List<Step> steps) {
     Map<Band, Mean> means = new EnumMap<>(Band.class);
     for (Band band : Band.values()) {
       List<Step> in = steps.stream().filter(s -> s.band() == band).toList();
@@ -72,8 +110,6 @@ public record FlowChange(
                 in.size()));
       }
     }
-    double before = reference.camMean(cam);
-    double gain = changed.camMean(cam) - before;
-    return new FlowChange(steps, means, gain, gain / before);
+    return means;
   }
 }

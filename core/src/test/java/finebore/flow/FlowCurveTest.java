@@ -9,7 +9,9 @@ import finebore.flow.Bands.Band;
 import finebore.flow.CamLift.Step;
 import finebore.units.Unit;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalInt;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
@@ -161,5 +163,31 @@ class FlowCurveTest {
         .hasMessageContaining("shares");
     assertThatThrownBy(() -> new Sectors.Sector("none", 0, 1)).hasMessageContaining("share");
     assertThatThrownBy(() -> new Sectors.Sector("odd", 1, 2)).hasMessageContaining("relative");
+  }
+
+  /** What is better known of a lift counts in it, in its band's mean and in the cam's. */
+  @Test
+  void whatIsBetterKnownCounts() {
+    CamLift cam = new CamLift(10, 270);
+    FlowChange change = FlowChange.between(curve(0.84), curve(0.89), Bands.USUAL, 42, cam);
+    FlowChange same = change.with(Map.of(), cam);
+    assertThat(same.steps()).isEqualTo(change.steps());
+    assertThat(same.bands()).isEqualTo(change.bands());
+    assertThat(same.camMeanShare()).isCloseTo(change.camMeanShare(), within(1e-12));
+    FlowChange one = change.with(Map.of(2.0, -0.04), cam);
+    assertThat(one.steps().get(1).share()).isCloseTo(-0.04, within(1e-12));
+    assertThat(one.steps().getFirst()).isEqualTo(change.steps().getFirst());
+    int low = change.bands().get(Band.LOW).lifts();
+    assertThat(one.bands().get(Band.LOW).share())
+        .isCloseTo(
+            change.bands().get(Band.LOW).share() + (-0.04 - change.steps().get(1).share()) / low,
+            within(1e-12));
+    assertThat(one.bands().get(Band.HIGH)).isEqualTo(change.bands().get(Band.HIGH));
+    assertThat(one.camMeanM3s()).isLessThan(change.camMeanM3s());
+    Map<Double, Double> all = new HashMap<>();
+    change.steps().forEach(s -> all.put(s.liftMm(), 0.1));
+    FlowChange whole = change.with(all, cam);
+    assertThat(whole.camMeanShare()).isCloseTo(0.1, within(1e-12));
+    assertThat(whole.bands().get(Band.MID).share()).isCloseTo(0.1, within(1e-12));
   }
 }

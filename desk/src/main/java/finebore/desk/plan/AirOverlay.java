@@ -6,6 +6,8 @@ import finebore.desk.session.AirWatch.Answer;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.SeatView;
 import finebore.desk.theme.Theme;
+import finebore.flow.CamLift;
+import finebore.flow.FlowChange;
 import finebore.flow.field.AirChange;
 import finebore.flow.field.AirFlow;
 import finebore.reports.AirColours;
@@ -20,6 +22,7 @@ import finebore.units.Dimension;
 import finebore.words.UnitSystem;
 import finebore.words.Words;
 import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -83,6 +86,20 @@ final class AirOverlay {
   /** Solved changes by lift, mm; empty while no air is shown. */
   Map<Double, AirChange> changes() {
     return isShown() ? watch.changes().get() : Map.of();
+  }
+
+  /** The solved change at a lift, mm, once both closures have been solved for it. */
+  Optional<AirChange> solved(double liftMm) {
+    return Optional.ofNullable(changes().get(liftMm)).filter(AirChange::isComplete);
+  }
+
+  /** A change of flow in which what has been solved counts. */
+  FlowChange counted(FlowChange change, CamLift cam) {
+    Map<Double, Double> shares = new HashMap<>();
+    change
+        .steps()
+        .forEach(s -> solved(s.liftMm()).ifPresent(c -> shares.put(s.liftMm(), c.share())));
+    return shares.isEmpty() ? change : change.with(shares, cam);
   }
 
   private void ask() {

@@ -35,6 +35,9 @@ import javafx.scene.text.TextAlignment;
  */
 public final class LiftStrip extends DrawnRegion {
 
+  /** Half of a diamond, px. */
+  private static final double DIAMOND = 5;
+
   /** Larger than so, figures would leave no room for bars. */
   private static final double LARGEST = 1.25;
 
@@ -132,7 +135,9 @@ public final class LiftStrip extends DrawnRegion {
     SeatView work = session.work().get();
     work.change()
         .ifPresentOrElse(
-            change -> new Painter(g, work, change, colours, w, h).paint(),
+            change ->
+                new Painter(g, work, air.counted(change, work.group().cam()), colours, w, h)
+                    .paint(),
             () ->
                 text(
                     g,
@@ -342,27 +347,30 @@ public final class LiftStrip extends DrawnRegion {
           .orElse(1);
     }
 
+    /** What a change may be off by: the closures' difference where it is solved. */
     private double spread(Step step) {
-      return work.spread().of(step.band()) * step.newM3s();
+      return air.solved(step.liftMm())
+          .map(c -> Math.max(c.spread(), AirChange.LEAST) * step.referenceM3s())
+          .orElse(work.spread().of(step.band()) * step.newM3s());
     }
 
-    private double solvedChange(Step step) {
-      AirChange change = air.changes().get(step.liftMm());
-      return change == null ? 0 : change.share() * step.referenceM3s();
+    private boolean isClear(Step step) {
+      return air.solved(step.liftMm())
+          .map(AirChange::isClear)
+          .orElse(Math.abs(step.changeM3s()) > spread(step));
     }
 
     private double high(Step step) {
-      return Math.max(Math.max(0, solvedChange(step)), step.changeM3s() + spread(step));
+      return Math.max(0, step.changeM3s() + spread(step));
     }
 
     private double low(Step step) {
-      return Math.min(Math.min(0, solvedChange(step)), step.changeM3s() - spread(step));
+      return Math.min(0, step.changeM3s() - spread(step));
     }
 
     private void bar(Step step, double x, double zero, double scale, boolean figures) {
-      boolean within = Math.abs(step.changeM3s()) <= spread(step);
-      Color colour =
-          within ? colours.muted() : step.changeM3s() > 0 ? colours.green() : colours.vermilion();
+      Color sign = step.changeM3s() > 0 ? colours.green() : colours.vermilion();
+      Color colour = isClear(step) ? sign : colours.muted();
       double mid = x + column / 2;
       double y = zero - step.changeM3s() * scale;
       double barWidth = Math.min(column * 0.52, 34);
@@ -380,18 +388,17 @@ public final class LiftStrip extends DrawnRegion {
       g.strokeLine(mid, y1, mid, y2);
       g.strokeLine(mid - 3, y1, mid + 3, y1);
       g.strokeLine(mid - 3, y2, mid + 3, y2);
-      Optional.ofNullable(air.changes().get(step.liftMm()))
-          .ifPresent(c -> solved(c, mid, zero - c.share() * step.referenceM3s() * scale));
+      Optional<AirChange> solved = air.solved(step.liftMm());
+      solved.ifPresent(c -> solved(c, mid, y));
       if (!figures && !here) {
         return;
       }
       boolean above = step.changeM3s() >= 0;
       String gain = UnitSystem.signed(shown(step.changeM3s()), 1);
       // Clear of the diamond too, where there is one.
-      double diamond = zero - solvedChange(step) * scale;
-      boolean solved = air.changes().containsKey(step.liftMm());
-      double highest = Math.min(Math.min(y1, zero), solved ? diamond - 5 : zero);
-      double lowest = Math.max(Math.max(y2, zero), solved ? diamond + 5 : zero);
+      double diamond = solved.isPresent() ? DIAMOND : 0;
+      double highest = Math.min(Math.min(y1, zero), y - diamond);
+      double lowest = Math.max(Math.max(y2, zero), y + diamond);
       text(
           g,
           gain,
@@ -413,9 +420,8 @@ public final class LiftStrip extends DrawnRegion {
 
     /** A diamond where the solver puts the change: filled where it is clear, hollow otherwise. */
     private void solved(AirChange change, double x, double y) {
-      double half = 5;
-      double[] xs = {x - half, x, x + half, x};
-      double[] ys = {y, y - half, y, y + half};
+      double[] xs = {x - DIAMOND, x, x + DIAMOND, x};
+      double[] ys = {y, y - DIAMOND, y, y + DIAMOND};
       g.setFill(change.isClear() ? colours.blue() : colours.panel());
       g.fillPolygon(xs, ys, 4);
       g.setStroke(colours.blue());
