@@ -11,6 +11,8 @@ import finebore.job.Plan;
 import finebore.seat.Cut;
 import finebore.seat.Seat;
 import finebore.valve.Pairing;
+import java.util.List;
+import java.util.Map;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 
@@ -72,5 +74,97 @@ class CureTest {
     assertThat(message.terms())
         .containsEntry("blendRadiusMm", Term.length(1.5))
         .containsEntry("keepOffMm", Term.length(0.75));
+  }
+
+  /** Each speaks of what it changes, by the figures it changes it to. */
+  @Test
+  void everyCureSaysWhatItDoes() {
+    Cut sixty = new Cut(60, 1.4);
+    Map<Cure, Message> said =
+        Map.of(
+            new Cure.ValveDiameter(43), Message.of("cure.valve").with("head", Term.length(43)),
+            new Cure.OtherThroat(36), Message.of("cure.throat").with("throat", Term.length(36)),
+            new Cure.SeatOutside(41),
+                Message.of("cure.seatOutside").with("outside", Term.length(41)),
+            new Cure.AddCut(0, new Cut(15, 0.8)),
+                Message.of("cure.addCut")
+                    .with("angle", Term.angle(15))
+                    .with("width", Term.length(0.8)),
+            new Cure.BackCut(1.3, new Cut(30, 0.9)),
+                Message.of("cure.backCut")
+                    .with("angle", Term.angle(30))
+                    .with("width", Term.length(0.9))
+                    .with("face", Term.length(1.3)),
+            new Cure.ChangeCut(2, sixty, new Cut(60, 1)), changed("Width", 60, 1),
+            new Cure.ChangeCut(2, sixty, new Cut(58, 1.4)), changed("Angle", 58, 1.4),
+            new Cure.ChangeCut(2, sixty, new Cut(58, 1)), changed("AngleWidth", 58, 1));
+    said.forEach((cure, message) -> assertThat(cure.message()).isEqualTo(message));
+    Message other = Message.of("cure.suggestion");
+    assertThat(new Cure.OtherPlan(PLAN, other).message()).isEqualTo(other);
+    Operation blend = new Blend(Blend.Side.PORT, 0.75, 1.5);
+    assertThat(new Cure.ChangeOperation(1, blend, WANTED).message())
+        .isEqualTo(add(blend).message());
+  }
+
+  private static Message changed(String what, double angle, double width) {
+    return Message.of("cure.change" + what)
+        .with("before", Term.angle(60))
+        .with("angle", Term.angle(angle))
+        .with("width", Term.length(width));
+  }
+
+  @Test
+  void everyCureChangesThatOneThing() {
+    Pairing pairing = Samples.pairing();
+    Seat seat = pairing.seat();
+    assertThat(new Cure.ChangeCut(2, seat.cuts().get(2), new Cut(58, 1)).applyTo(pairing))
+        .isEqualTo(pairing.withSeat(seat.withCut(2, new Cut(58, 1))));
+    assertThat(new Cure.AddCut(0, new Cut(15, 0.8)).applyTo(pairing).seat().cuts().getFirst())
+        .isEqualTo(new Cut(15, 0.8));
+    // The bowl opens with the throat where it would be the smaller, and stays otherwise.
+    double bowl = seat.bowlDiameterMm();
+    assertThat(new Cure.OtherThroat(bowl - 1).applyTo(pairing).seat().bowlDiameterMm())
+        .isEqualTo(bowl);
+    Seat opened = new Cure.OtherThroat(bowl + 1).applyTo(pairing).seat();
+    assertThat(opened.bowlDiameterMm()).isEqualTo(bowl + 1);
+    assertThat(opened.bowlDepthMm()).isEqualTo(seat.bowlDepthMm());
+    assertThat(opened.throatDiameterMm()).isEqualTo(bowl + 1);
+    // The first back cut is ground over, further ones stay.
+    Cut new30 = new Cut(30, 0.9);
+    Pairing ground = new Cure.BackCut(1.3, new30).applyTo(pairing);
+    assertThat(ground.valve().backCuts()).containsExactly(new30);
+    assertThat(ground.valve().faceWidthMm()).isEqualTo(1.3);
+    assertThat(ground.valve().faceAngleDeg()).isEqualTo(pairing.valve().faceAngleDeg());
+    Pairing plain = pairing.withValve(Samples.plainValve());
+    assertThat(new Cure.BackCut(1.3, new30).applyTo(plain).valve().backCuts())
+        .containsExactly(new30);
+    Cut second = new Cut(22, 0.5);
+    Pairing two = pairing.withValve(pairing.valve().withBackCuts(List.of(new Cut(28, 1), second)));
+    assertThat(new Cure.BackCut(1.3, new30).applyTo(two).valve().backCuts())
+        .containsExactly(new30, second);
+  }
+
+  /** What was found on a seat as left is about the same cut of the wanted one, wherever it is. */
+  @Test
+  void aCureIsMovedToTheCutThatItIsAbout() {
+    Cut top = new Cut(30, 1);
+    Cut seat = new Cut(45, 1.2);
+    Cut low = new Cut(60, 1.4);
+    Seat wanted = WANTED.withCuts(List.of(new Cut(15, 0.5), top, seat, low, low), 2);
+    Seat left = WANTED.withCuts(List.of(top, seat, low), 1);
+    assertThat(new Cure.ChangeCut(0, top, new Cut(32, 1)).movedTo(wanted, left))
+        .contains(new Cure.ChangeCut(1, top, new Cut(32, 1)));
+    // Of two alike it is the nearer one.
+    assertThat(new Cure.ChangeCut(2, low, new Cut(62, 1)).movedTo(wanted, left))
+        .contains(new Cure.ChangeCut(3, low, new Cut(62, 1)));
+    assertThat(new Cure.ChangeCut(4, low, new Cut(62, 1)).movedTo(wanted, left))
+        .contains(new Cure.ChangeCut(4, low, new Cut(62, 1)));
+    assertThat(new Cure.ChangeCut(0, new Cut(31, 1), top).movedTo(wanted, left)).isEmpty();
+    assertThat(new Cure.AddCut(0, top).movedTo(wanted, left)).contains(new Cure.AddCut(0, top));
+    assertThat(new Cure.AddCut(2, low).movedTo(wanted, left)).contains(new Cure.AddCut(3, low));
+    Seat strange = WANTED.withCuts(List.of(new Cut(31, 1), seat, low), 1);
+    assertThat(new Cure.AddCut(1, low).movedTo(wanted, strange)).isEmpty();
+    Cure throat = new Cure.OtherThroat(36);
+    assertThat(throat.movedTo(wanted, left)).contains(throat);
   }
 }
