@@ -1,7 +1,7 @@
 package finebore.formats.json;
 
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -21,6 +21,7 @@ public abstract class RecordForm<T> implements Form<T> {
 
   private final String name;
   private final List<Field<?>> fields = new ArrayList<>();
+  private final Map<String, Field<?>> byKey = new LinkedHashMap<>();
 
   /**
    * Begins an object.
@@ -68,6 +69,7 @@ public abstract class RecordForm<T> implements Form<T> {
   protected final <V> Field<V> field(String key, Form<V> form, Function<T, V> get) {
     Field<V> field = new Field<>(key, form, get, fields.size());
     fields.add(field);
+    byKey.put(key, field);
     return field;
   }
 
@@ -129,9 +131,7 @@ public abstract class RecordForm<T> implements Form<T> {
 
   /** Names of its fields. */
   Set<String> keys() {
-    Set<String> keys = new LinkedHashSet<>();
-    fields.forEach(f -> keys.add(f.key));
-    return keys;
+    return byKey.keySet();
   }
 
   @Override
@@ -141,10 +141,13 @@ public abstract class RecordForm<T> implements Form<T> {
 
   /** Whether it knows everything, but for fields that somebody else knows. */
   boolean knowsAll(JsonNode read, Set<String> others) {
-    Set<String> keys = keys();
-    return read.properties().stream()
-            .allMatch(f -> keys.contains(f.getKey()) || others.contains(f.getKey()))
-        && fields.stream().allMatch(f -> !read.has(f.key) || f.form.knowsAll(read.get(f.key)));
+    for (Map.Entry<String, JsonNode> one : read.properties()) {
+      Field<?> field = byKey.get(one.getKey());
+      if (field == null ? !others.contains(one.getKey()) : !field.form.knowsAll(one.getValue())) {
+        return false;
+      }
+    }
+    return true;
   }
 
   @Override
@@ -159,9 +162,8 @@ public abstract class RecordForm<T> implements Form<T> {
         field.form.carry(read.get(field.key), written.get(field.key));
       }
     }
-    Set<String> keys = keys();
     for (Map.Entry<String, JsonNode> field : read.properties()) {
-      if (!keys.contains(field.getKey()) && !others.contains(field.getKey())) {
+      if (!byKey.containsKey(field.getKey()) && !others.contains(field.getKey())) {
         ((ObjectNode) written).set(field.getKey(), field.getValue());
       }
     }

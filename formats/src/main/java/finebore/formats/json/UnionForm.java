@@ -117,6 +117,9 @@ public final class UnionForm<T> implements Form<T> {
   }
 
   private Set<String> with(Set<String> others) {
+    if (others.isEmpty()) {
+      return keys;
+    }
     Set<String> known = new LinkedHashSet<>(keys);
     known.addAll(others);
     return known;
