@@ -28,23 +28,12 @@ class ByClosedFormulasTest {
   private static final OptionalDouble OPEN = OptionalDouble.empty();
 
   /** One worn 45 of 2 mm from (19, -8) over a flat shoulder to a straight throat of 34. */
-  private static final Seat WORN =
-      Seat.of(List.of(new Cut(45, 2.0)), 0, 38, 8, 34, 6, 34.4, 14, 10);
+  private static final Seat WORN = CuttingTest.worn();
 
   private static final double SHOULDER_R = 19 - Math.sqrt(2);
   private static final double SHOULDER_Z = -8 - Math.sqrt(2);
 
-  private static final Seat WANTED =
-      Seat.of(
-          List.of(new Cut(30, 0.6), new Cut(45, 1.2), new Cut(60, 1.0)),
-          1,
-          38.4,
-          8.3,
-          35.6,
-          4,
-          36,
-          12,
-          10);
+  private static final Seat WANTED = CuttingTest.wanted();
 
   private static Cutting cut(Operation... operations) {
     return Cutting.of(FoundSeat.plain(WORN), WANTED, List.of(operations));

@@ -28,11 +28,11 @@ class CuttingTest {
   private static final Plunge PLANNED = new Plunge.AsPlanned();
 
   /** One worn 45 of 2 mm over a straight throat, roof at 10 degrees. */
-  private static Seat worn() {
+  static Seat worn() {
     return Seat.of(List.of(new Cut(45, 2.0)), 0, 38, 8, 34, 6, 34.4, 14, 10);
   }
 
-  private static Seat wanted() {
+  static Seat wanted() {
     return Seat.of(
         List.of(new Cut(30, 0.6), new Cut(45, 1.2), new Cut(60, 1.0)),
         1,

@@ -2,9 +2,13 @@ package finebore.desk;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import finebore.desk.controls.DrawnRegion;
+import finebore.desk.controls.Ink;
 import finebore.words.UnitSystem;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Comparator;
+import java.util.List;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import javafx.scene.control.Label;
@@ -36,6 +40,19 @@ class AirTest {
     return robot.lookup("#air-text").queryAs(Label.class).getText();
   }
 
+  /** Every change that the strip tells, in order of lift. */
+  private List<String> gains() {
+    desk.settle();
+    return desk.onFx(
+        () ->
+            ((DrawnRegion) desk.lookup("#lift-strip").query())
+                .written().stream()
+                    .sorted(Comparator.comparingDouble(Ink.Written::x))
+                    .map(Ink.Written::words)
+                    .filter(w -> w.matches("[+−-]\\d+\\.\\d"))
+                    .toList());
+  }
+
   private void waitFor(FxRobot robot, String words) throws TimeoutException {
     WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> said(robot).contains(words));
     WaitForAsyncUtils.waitForFxEvents();
@@ -44,11 +61,16 @@ class AirTest {
   @Test
   void isSolvedShownAndKept(FxRobot robot) throws Exception {
     robot.interact(() -> desk.window.plan().section().liftProperty().set(8));
+    final List<String> estimated = gains();
     robot.interact(() -> robot.lookup("#section").query().requestFocus());
     robot.push(KeyCode.A);
     assertThat(robot.lookup("#air-speed").queryAs(ToggleButton.class).isSelected()).isTrue();
     waitFor(robot, "full grid");
     assertThat(said(robot)).contains("Solved:").contains("no bend of the port");
+
+    // What has been solved counts in the strip, from the lever's lift on.
+    WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> !gains().equals(estimated));
+    assertThat(gains()).hasSameSizeAs(estimated);
 
     // Another lift is another question; its answer replaces the old one.
     String before = said(robot);
@@ -70,6 +92,7 @@ class AirTest {
     assertThat(said(robot)).contains("full grid");
     robot.push(KeyCode.L);
     assertThat(said(robot)).isEmpty();
+    assertThat(gains()).isEqualTo(estimated);
     assertThat(robot.lookup("#air-text").query().isManaged()).isFalse();
   }
 

@@ -39,18 +39,8 @@ public final class DragFrames extends Application {
 
   @Override
   public void start(Stage stage) {
-    Theme.loadFonts();
-    JobSession session = new JobSession(JobDocument.fresh(JobFile.demo()), Optional.empty());
-    DeskFolder folder = folder();
-    MainWindow window =
-        new MainWindow(
-            stage,
-            folder,
-            session,
-            new Recovery(folder),
-            FilePicker.ofSystem(stage, session::words),
-            Theme.PAPER);
-    stage.show();
+    JobSession session = demo();
+    MainWindow window = window(stage, session);
     PlanStation plan = window.plan();
     new AnimationTimer() {
       private int frame = -WARM;
@@ -93,7 +83,27 @@ public final class DragFrames extends Application {
     }
   }
 
-  static DeskFolder folder() {
+  static JobSession demo() {
+    return new JobSession(JobDocument.fresh(JobFile.demo()), Optional.empty());
+  }
+
+  /** The desk on a stage that is shown. */
+  static MainWindow window(Stage stage, JobSession session) {
+    Theme.loadFonts();
+    DeskFolder folder = folder();
+    MainWindow window =
+        new MainWindow(
+            stage,
+            folder,
+            session,
+            new Recovery(folder),
+            FilePicker.ofSystem(stage, session::words),
+            Theme.PAPER);
+    stage.show();
+    return window;
+  }
+
+  private static DeskFolder folder() {
     try {
       return new DeskFolder(Files.createTempDirectory("finebore-measure"));
     } catch (IOException e) {

@@ -1,15 +1,7 @@
 package finebore.desk.measure;
 
 import finebore.desk.plan.PlanStation;
-import finebore.desk.session.DeskFolder;
-import finebore.desk.session.JobSession;
-import finebore.desk.session.Recovery;
-import finebore.desk.shell.FilePicker;
 import finebore.desk.shell.MainWindow;
-import finebore.desk.theme.Theme;
-import finebore.formats.JobDocument;
-import finebore.formats.JobFile;
-import java.util.Optional;
 import javafx.animation.AnimationTimer;
 import javafx.application.Application;
 import javafx.application.Platform;
@@ -27,18 +19,7 @@ public final class PanFrames extends Application {
 
   @Override
   public void start(Stage stage) {
-    Theme.loadFonts();
-    JobSession session = new JobSession(JobDocument.fresh(JobFile.demo()), Optional.empty());
-    DeskFolder folder = DragFrames.folder();
-    MainWindow window =
-        new MainWindow(
-            stage,
-            folder,
-            session,
-            new Recovery(folder),
-            FilePicker.ofSystem(stage, session::words),
-            Theme.PAPER);
-    stage.show();
+    MainWindow window = DragFrames.window(stage, DragFrames.demo());
     PlanStation plan = window.plan();
     ((ToggleButton) window.scene().lookup("#air-speed")).fire();
     new AnimationTimer() {
