@@ -322,8 +322,7 @@ final class BenchForms {
         private final Field<Boolean> valveIsTheChange =
             field("valveIsTheChange", Forms.FLAG, FlowTest::valveIsTheChange);
         private final Field<List<LiftReadings>> lifts =
-            field(
-                "lifts", Forms.list(LIFT).of(0, FlowTest.MOST_LIFTS).by("liftMm"), FlowTest::lifts);
+            field("lifts", Forms.list(LIFT).of(0, FlowTest.MOST_LIFTS), FlowTest::lifts);
         private final Field<List<FlowTest.Predicted>> predicted =
             field("predicted", Forms.list(PREDICTED), FlowTest::predicted);
         private final Field<List<FlowTest.Picture>> pictures =

@@ -7,6 +7,8 @@ import com.networknt.schema.InputFormat;
 import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SpecificationVersion;
+import finebore.bench.FlowTest;
+import finebore.bench.LiftReadings;
 import finebore.cutting.Blend;
 import finebore.cutting.CutAngle;
 import finebore.cutting.CutForm;
@@ -47,6 +49,7 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -140,6 +143,19 @@ class JobFileTest {
         job.withIntake(
             job.intake().withPlanned(planned.withSeat(planned.seat().withThroatDiameter(35.5))));
     assertThat(JobFile.text(read.withJob(changed))).contains("\"pencil\" : \"HB\"");
+  }
+
+  /** A lift that is set right is the same lift. */
+  @Test
+  void unknownFieldsOfALiftStayWhenItsFigureChanges() throws Exception {
+    String text = demoText().replaceFirst("\"noisy\"", "\"pencil\" : \"2B\", $0");
+    JobDocument read = JobFile.parse(text, "pencil");
+    FlowTest test = read.job().bench().tests().getFirst();
+    List<LiftReadings> lifts = new ArrayList<>(test.lifts());
+    LiftReadings first = lifts.getFirst();
+    lifts.set(0, LiftReadings.of(first.liftMm() + 0.05, first.readings()));
+    Job changed = read.job().withBench(read.job().bench().with(test.withLifts(lifts)));
+    assertThat(JobFile.text(read.withJob(changed))).contains("\"pencil\" : \"2B\"");
   }
 
   private static Job withFound(List<Element> elements) {
