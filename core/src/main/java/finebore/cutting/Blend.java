@@ -100,7 +100,7 @@ public record Blend(Side side, double keepOffMm, double radiusMm) implements Ope
             return metal;
           }
           Region whole = metal.region();
-          Region gone = whole.minus(whole.opened(radiusMm)).and(band(on, metal.wall()));
+          Region gone = whole.and(band(on, metal.wall())).minus(whole.opened(radiusMm));
           return gone.isEmpty()
               ? metal
               : metal.rebuilt(whole.minus(gone), edge, on.stepNumber(), metal.ring());

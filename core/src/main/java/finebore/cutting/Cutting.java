@@ -7,7 +7,6 @@ import finebore.seat.CutStack;
 import finebore.seat.Element;
 import finebore.seat.Seat;
 import finebore.seat.SeatSection;
-import finebore.section.Point;
 import finebore.section.Profile;
 import finebore.section.Surface;
 import finebore.section.Surface.Part;
@@ -71,8 +70,7 @@ public record Cutting(FoundSeat found, Seat wanted, List<Side> sides, List<Step>
    * @param cleanUp depths at which a form shows; empty for other tools
    * @param cameIn its cuts, from the chamber to the port
    * @param hangsUpMm throat diameter that must be opened first; empty when nothing hangs up
-   * @param removed outlines of what went, on the mean section
-   * @param removedMm3 volume of what went
+   * @param removedMm3 volume of what went, by the mean section
    * @param addedMm3 volume that a ring put in beyond what it took
    * @param sides metal after it
    * @param problem the rule that kept it from being carried out; empty when it was
@@ -83,7 +81,6 @@ public record Cutting(FoundSeat found, Seat wanted, List<Side> sides, List<Step>
       Optional<CleanUp> cleanUp,
       List<CameIn> cameIn,
       OptionalDouble hangsUpMm,
-      List<List<Point>> removed,
       double removedMm3,
       double addedMm3,
       List<Side> sides,
@@ -108,22 +105,12 @@ public record Cutting(FoundSeat found, Seat wanted, List<Side> sides, List<Step>
 
     public Step {
       cameIn = List.copyOf(cameIn);
-      removed = List.copyOf(removed);
       sides = List.copyOf(sides);
     }
 
     private Step with(Operation changed) {
       return new Step(
-          changed,
-          depthMm,
-          cleanUp,
-          cameIn,
-          hangsUpMm,
-          removed,
-          removedMm3,
-          addedMm3,
-          sides,
-          problem);
+          changed, depthMm, cleanUp, cameIn, hangsUpMm, removedMm3, addedMm3, sides, problem);
     }
 
     /** An operation that cannot be carried out takes nothing and says why. */
@@ -134,7 +121,6 @@ public record Cutting(FoundSeat found, Seat wanted, List<Side> sides, List<Step>
           Optional.empty(),
           List.of(),
           OptionalDouble.empty(),
-          List.of(),
           0,
           0,
           sides,

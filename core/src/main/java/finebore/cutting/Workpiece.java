@@ -72,6 +72,9 @@ final class Workpiece {
     Metal of(Metal metal, boolean isMean);
   }
 
+  /** Volumes less than this are left by rounding, mm3. */
+  private static final double ROUNDING_MM3 = 1e-6;
+
   private final FoundSeat found;
   private final Seat wanted;
   private final SeatSection ideal;
@@ -200,8 +203,10 @@ final class Workpiece {
     }
     Region before = sides.getFirst().metal().region();
     Region left = after.getFirst().metal().region();
-    Region gone = before.minus(left);
-    Region added = stroke.operation() instanceof FitRing ? left.minus(before) : Region.EMPTY;
+    // Only a ring puts metal in: without one, what went is the difference of the volumes.
+    boolean putsIn = stroke.operation() instanceof FitRing;
+    double gone = putsIn ? before.minus(left).volumeMm3() : before.volumeMm3() - left.volumeMm3();
+    double added = putsIn ? left.minus(before).volumeMm3() : 0;
     steps.add(
         new Step(
             stroke.operation(),
@@ -209,9 +214,8 @@ final class Workpiece {
             stroke.cleanUp(),
             cameIn(stroke.cuts(), after),
             stroke.hangsUpMm(),
-            gone.outlines(),
-            gone.volumeMm3(),
-            added.volumeMm3(),
+            gone > ROUNDING_MM3 ? gone : 0,
+            added,
             after,
             Optional.empty()));
     nextCut += stroke.cuts().size();

@@ -3,6 +3,8 @@ package finebore.section;
 import finebore.code.RuleViolation;
 import java.util.ArrayList;
 import java.util.List;
+import org.locationtech.jts.algorithm.Distance;
+import org.locationtech.jts.algorithm.locate.SimplePointInAreaLocator;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
@@ -11,6 +13,7 @@ import org.locationtech.jts.geom.PrecisionModel;
 import org.locationtech.jts.geom.TopologyException;
 import org.locationtech.jts.geom.util.GeometryFixer;
 import org.locationtech.jts.geom.util.PolygonExtracter;
+import org.locationtech.jts.noding.snap.SnappingNoder;
 import org.locationtech.jts.operation.buffer.BufferOp;
 import org.locationtech.jts.operation.distance.DistanceOp;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
@@ -29,6 +32,9 @@ public final class Region {
 
   /** Pieces smaller than this are rounding, mm2. */
   private static final double NOTHING_MM2 = 1e-9;
+
+  /** Points nearer to each other than this are one, mm. */
+  private static final double SAME_MM = 1e-9;
 
   /** Chords of a quarter circle where corners are rounded. */
   private static final int ARC_CHORDS = 6;
@@ -74,12 +80,22 @@ public final class Region {
   }
 
   /**
-   * Overlays as exactly as can be. Outlines that cross themselves are mended first and the points
-   * snapped where that is what it takes.
+   * Overlays as exactly as can be. Walls that all but coincide are taken as one, as exact noding
+   * fails on them; outlines that cross themselves are mended first and the points snapped further
+   * where that is what it takes.
    *
    * @throws RuleViolation if even that gives no areas
    */
   private Region overlay(Region other, int operation) {
+    try {
+      return areas(
+          OverlayNG.overlay(shape, other.shape, operation, null, new SnappingNoder(SAME_MM)));
+    } catch (TopologyException e) {
+      return overlayRobust(other, operation);
+    }
+  }
+
+  private Region overlayRobust(Region other, int operation) {
     try {
       return areas(OverlayNGRobust.overlay(shape, other.shape, operation));
     } catch (TopologyException e) {
@@ -104,7 +120,7 @@ public final class Region {
   public Region opened(double radiusMm) {
     try {
       Geometry shrunk = BufferOp.bufferOp(shape, -radiusMm, ARC_CHORDS);
-      return areas(BufferOp.bufferOp(shrunk, radiusMm, ARC_CHORDS)).and(this);
+      return areas(BufferOp.bufferOp(shrunk, radiusMm, ARC_CHORDS));
     } catch (TopologyException e) {
       throw RuleViolation.of("sectionCrosses");
     }
@@ -149,7 +165,7 @@ public final class Region {
 
   /** Whether a point lies inside or on the edge. */
   public boolean holds(Point point) {
-    return shape.intersects(FACTORY.createPoint(coordinate(point)));
+    return SimplePointInAreaLocator.isContained(coordinate(point), shape);
   }
 
   /** Shortest distance from this area to a chain of points, mm; 0 where they touch or overlap. */
@@ -159,7 +175,17 @@ public final class Region {
 
   /** Shortest distance between two chains of points, mm. */
   public static double distance(List<Point> a, List<Point> b) {
-    return DistanceOp.distance(line(a), line(b));
+    double least = Double.POSITIVE_INFINITY;
+    for (int i = 0; i < Math.max(1, a.size() - 1); i++) {
+      Coordinate a1 = coordinate(a.get(i));
+      Coordinate a2 = coordinate(a.get(Math.min(i + 1, a.size() - 1)));
+      for (int k = 0; k < Math.max(1, b.size() - 1); k++) {
+        Coordinate b1 = coordinate(b.get(k));
+        Coordinate b2 = coordinate(b.get(Math.min(k + 1, b.size() - 1)));
+        least = Math.min(least, Distance.segmentToSegment(a1, a2, b1, b2));
+      }
+    }
+    return least;
   }
 
   private static Geometry line(List<Point> chain) {
