@@ -1,6 +1,9 @@
 package finebore.cli;
 
+import finebore.flow.field.KnownAir;
+import finebore.formats.AirStore;
 import finebore.formats.FileProblem;
+import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
 import finebore.job.Job;
 import finebore.job.Port;
@@ -67,16 +70,18 @@ final class StudyCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws FileProblem {
-    Job job = JobFile.read(file).job();
+    JobDocument document = JobFile.read(file);
+    Job job = document.job();
     StudyFacts.State state =
         plan == State.found ? StudyFacts.State.FOUND : StudyFacts.State.PLANNED;
     Port port = group == GroupName.intake ? Port.INTAKE : Port.EXHAUST;
     Words words = speech.of(job);
     List<Practice> here = practices.here(words);
+    KnownAir air = AirStore.of(document.solvedAir());
     StudyFacts facts =
         seat == null
-            ? StudyFacts.of(job, port, state, here)
-            : StudyFacts.of(job, SeatByLabel.of(job, seat), state, here);
+            ? StudyFacts.of(job, port, state, here, air)
+            : StudyFacts.of(job, SeatByLabel.of(job, seat), state, here, air);
     Terminal.print(
         spec,
         switch (format) {

@@ -4,6 +4,7 @@ import finebore.cutting.Cutting;
 import finebore.cutting.SectionDifference;
 import finebore.flow.Calibration;
 import finebore.flow.FlowChange;
+import finebore.flow.field.KnownAir;
 import finebore.found.FoundSeat;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Group;
@@ -22,7 +23,7 @@ import java.util.OptionalDouble;
  * @param outcome the plan carried out
  * @param found study of the seat as found
  * @param finished study of what the operations leave
- * @param change of flow against found; empty when a valve falls through
+ * @param change of flow against found, by the estimate; empty when a valve falls through
  */
 public record PlanStudy(
     SeatOutcome outcome, SeatStudy found, SeatStudy finished, Optional<FlowChange> change) {
@@ -96,6 +97,16 @@ public record PlanStudy(
         SeatFit.throatAreaMm2(
             job.foundSeat(place).seat().throatDiameterMm(),
             job.foundValve(place).stemDiameterMm()));
+  }
+
+  /** What solved air says of it. */
+  public SolvedChange solved(KnownAir air) {
+    return SolvedChange.of(found, finished, cut().job().test().liftsMm(), air);
+  }
+
+  /** The change against found in which what is solved counts. */
+  public Optional<FlowChange> counted(SolvedChange solved) {
+    return change.map(c -> solved.counted(c, cut().job().group(place().port()).cam()));
   }
 
   public SeatPlace place() {

@@ -4,11 +4,24 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import finebore.desk.controls.DrawnRegion;
 import finebore.desk.controls.Ink;
+import finebore.desk.session.SeatView;
+import finebore.flow.field.AirChange;
+import finebore.flow.field.AirQuestion;
+import finebore.flow.field.SolvedArea;
+import finebore.formats.AirStore;
+import finebore.formats.JobDocument;
+import finebore.formats.JobFile;
+import finebore.job.Plan;
+import finebore.planning.PlanStudy;
+import finebore.planning.SolvedChange;
+import finebore.study.SeatStudy;
 import finebore.words.UnitSystem;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import javafx.scene.control.Label;
@@ -80,7 +93,7 @@ class AirTest {
     assertThat(said(robot)).isNotEqualTo(before);
 
     for (String name : new String[] {"air.png", "air.svg", "air.csv"}) {
-      desk.picks.air = java.util.Optional.of(home.resolve(name));
+      desk.picks.air = Optional.of(home.resolve(name));
       robot.interact(
           () -> robot.lookup("#air-save").queryAs(javafx.scene.control.Button.class).fire());
       assertThat(Files.size(home.resolve(name))).as(name).isGreaterThan(10_000);
@@ -94,6 +107,55 @@ class AirTest {
     assertThat(said(robot)).isEmpty();
     assertThat(gains()).isEqualTo(estimated);
     assertThat(robot.lookup("#air-text").query().isManaged()).isFalse();
+  }
+
+  /** Air that a job brings along, made up: a tenth more at every lift of A, a fifth of B. */
+  @Test
+  void countsInEveryVariantWithoutBeingSolvedTwice(FxRobot robot) throws Exception {
+    SeatView work = desk.session.work().get();
+    AirStore store = AirStore.in(home.resolve("made-up.csv"));
+    List<AirQuestion> asked = new ArrayList<>();
+    double[] areas = {300, 330, 360};
+    List<Plan> plans = work.group().plans();
+    for (double lift : work.job().test().liftsMm()) {
+      List<SeatStudy> studies = new ArrayList<>(List.of(work.found()));
+      for (Plan plan : plans) {
+        studies.add(PlanStudy.of(work.job(), work.place(), plan, work.found()).finished());
+      }
+      for (int k = 0; k < studies.size(); k++) {
+        for (AirQuestion question : SolvedChange.questions(studies.get(k), lift)) {
+          store.keep(question, new SolvedArea(areas[k], 40));
+          asked.add(question);
+        }
+      }
+    }
+    JobDocument before = desk.session.document();
+    Path file = home.resolve("solved.finebore.json");
+    JobFile.write(before.withSolvedAir(store.lines(asked)), file);
+    desk.picks.open = Optional.of(file);
+    robot.press(KeyCode.CONTROL).type(KeyCode.O).release(KeyCode.CONTROL);
+    robot.interact(() -> robot.lookup("#below-variants").queryAs(ToggleButton.class).fire());
+    String estimated = desk.text("#variant-flow-B");
+    assertThat(desk.text("#variant-basis-B")).startsWith("flow estimated; with Air (A)");
+    robot.interact(() -> desk.window.plan().section().liftProperty().set(6));
+    robot.interact(() -> robot.lookup("#section").query().requestFocus());
+    robot.push(KeyCode.A);
+    int lifts = work.job().test().liftsMm().size();
+    for (String name : List.of("A", "B")) {
+      assertThat(desk.text("#variant-basis-" + name))
+          .isEqualTo("flow solved at %d of %d lifts", lifts, lifts);
+    }
+    double port = work.found().portPerMm4();
+    for (int k = 0; k < 2; k++) {
+      String share = "+%.1f %%".formatted(100 * AirChange.share(300, areas[k + 1], port));
+      assertThat(desk.text("#variant-flow-" + "AB".charAt(k)))
+          .isEqualTo(
+              "low %s, mid %s, high %s, over the cam %s".formatted(share, share, share, share));
+    }
+    robot.push(KeyCode.A);
+    assertThat(desk.text("#variant-flow-B")).isEqualTo(estimated);
+    robot.interact(() -> desk.session.load(before, Optional.empty()));
+    robot.interact(() -> robot.lookup("#below-findings").queryAs(ToggleButton.class).fire());
   }
 
   @Test

@@ -2,6 +2,7 @@ package finebore.formats;
 
 import finebore.flow.field.AirQuestion;
 import finebore.flow.field.AirSolver;
+import finebore.flow.field.KnownAir;
 import finebore.flow.field.SolvedArea;
 import finebore.section.Point;
 import java.io.IOException;
@@ -53,6 +54,13 @@ public final class AirStore {
       store.areas.clear();
     }
     return store;
+  }
+
+  /** What lines say that a job brought along; nothing is kept in any file. */
+  public static KnownAir of(List<String> lines) {
+    AirStore store = new AirStore(Path.of(""));
+    store.takeAll(lines);
+    return question -> store.solved(question).orElse(SolvedArea.NONE);
   }
 
   private void take(String line) {

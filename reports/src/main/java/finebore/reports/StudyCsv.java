@@ -5,6 +5,7 @@ import finebore.cutting.Seating;
 import finebore.flow.FlowChange;
 import finebore.flow.LiftPoint;
 import finebore.flow.Loss;
+import finebore.flow.field.AirChange;
 import finebore.formats.TableText;
 import finebore.practice.Finding;
 import finebore.reports.StudyFacts.OfSeat;
@@ -14,6 +15,7 @@ import finebore.words.Words;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
@@ -85,8 +87,9 @@ public final class StudyCsv {
       row(seat, "cut", item + ".shown", "", shown.shownMm(), "mm", "");
     }
     if (seat.study().curve().isPresent()) {
-      for (LiftPoint point : seat.study().curve().get().points()) {
-        lift(seat, point);
+      List<LiftPoint> points = seat.study().curve().get().points();
+      for (int k = 0; k < points.size(); k++) {
+        lift(seat, points.get(k), seat.flowM3s(k));
       }
     }
     if (seat.change().isPresent()) {
@@ -136,20 +139,13 @@ public final class StudyCsv {
     }
   }
 
-  private void lift(OfSeat seat, LiftPoint p) throws IOException {
+  private void lift(OfSeat seat, LiftPoint p, double flowM3s) throws IOException {
     double lift = p.liftMm();
     String place = words.say(p.gate().message());
     row(seat, "lift", "gate", lift, p.gate().areaMm2(), "mm2", place);
     row(seat, "lift", "effectiveArea", lift, p.effectiveAreaMm2(), "mm2", "");
     row(seat, "lift", "curtainCoefficient", lift, p.curtainCoefficient(), "1", "");
-    row(
-        seat,
-        "lift",
-        "flow",
-        lift,
-        p.flowM3s(),
-        "m3/s",
-        Spoken.calibrated(facts.confidence(), words));
+    row(seat, "lift", "flow", lift, flowM3s, "m3/s", Spoken.calibrated(facts.confidence(), words));
     for (Loss loss : seat.study().lossesAt(lift).parts()) {
       row(
           seat,
@@ -165,6 +161,12 @@ public final class StudyCsv {
   private void change(OfSeat seat, FlowChange change) throws IOException {
     for (FlowChange.Step step : change.steps()) {
       row(seat, "change", "flow", step.liftMm(), step.changeM3s(), "m3/s", step.band().key());
+      Optional<AirChange> solved = seat.solved().at(step.liftMm());
+      if (solved.isPresent()) {
+        String clear = solved.get().isClear() ? "clear" : "unclear";
+        row(seat, "change", "solvedEven", step.liftMm(), solved.get().even(), "1", clear);
+        row(seat, "change", "solvedTransport", step.liftMm(), solved.get().transport(), "1", clear);
+      }
     }
     for (var band : change.bands().entrySet()) {
       row(seat, "band", band.getKey().key(), "", band.getValue().changeM3s(), "m3/s", "");

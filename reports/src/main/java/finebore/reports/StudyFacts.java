@@ -2,11 +2,13 @@ package finebore.reports;
 
 import finebore.calibration.PredictionConfidence;
 import finebore.flow.FlowChange;
+import finebore.flow.field.KnownAir;
 import finebore.formats.PracticeFiles;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.job.Port;
 import finebore.planning.PlanStudy;
+import finebore.planning.SolvedChange;
 import finebore.practice.Finding;
 import finebore.practice.Practice;
 import finebore.rules.FlowFindings;
@@ -46,12 +48,25 @@ public record StudyFacts(
    *
    * @param study of the state asked for
    * @param plan the whole plan worked out, where it was asked for
+   * @param solved what solved air says of it
    */
   public record OfSeat(
-      SeatPlace place, SeatStudy study, Optional<PlanStudy> plan, List<Finding> findings) {
+      SeatPlace place,
+      SeatStudy study,
+      Optional<PlanStudy> plan,
+      SolvedChange solved,
+      List<Finding> findings) {
 
+    /** The change against found in which what is solved counts. */
     public Optional<FlowChange> change() {
-      return plan.flatMap(PlanStudy::change);
+      return plan.flatMap(p -> p.counted(solved));
+    }
+
+    /** Flow at a lift of the curve, by its place; solved where the plan is. */
+    double flowM3s(int lift) {
+      return change()
+          .map(c -> c.steps().get(lift).newM3s())
+          .orElseGet(() -> study.curve().orElseThrow().points().get(lift).flowM3s());
     }
   }
 
@@ -63,17 +78,20 @@ public record StudyFacts(
    * Studies every seat of a kind.
    *
    * @param here the practices that are here
+   * @param air what has been solved of its air
    */
-  public static StudyFacts of(Job job, Port port, State state, List<Practice> here) {
-    return of(job, job.seats(port), state, here);
+  public static StudyFacts of(Job job, Port port, State state, List<Practice> here, KnownAir air) {
+    return of(job, job.seats(port), state, here, air);
   }
 
   /** Studies one seat. */
-  public static StudyFacts of(Job job, SeatPlace seat, State state, List<Practice> here) {
-    return of(job, List.of(seat), state, here);
+  public static StudyFacts of(
+      Job job, SeatPlace seat, State state, List<Practice> here, KnownAir air) {
+    return of(job, List.of(seat), state, here, air);
   }
 
-  private static StudyFacts of(Job job, List<SeatPlace> seats, State state, List<Practice> here) {
+  private static StudyFacts of(
+      Job job, List<SeatPlace> seats, State state, List<Practice> here, KnownAir air) {
     Port port = seats.getFirst().port();
     Practice practice = PracticeFiles.named(job.practice(), here);
     PredictionConfidence confidence = PredictionConfidence.of(job, port);
@@ -83,22 +101,28 @@ public record StudyFacts(
         state,
         practice,
         confidence,
-        seats.stream().map(s -> of(job, s, state, practice, confidence)).toList());
+        seats.stream().map(s -> of(job, s, state, practice, confidence, air)).toList());
   }
 
   private static OfSeat of(
-      Job job, SeatPlace seat, State state, Practice practice, PredictionConfidence confidence) {
+      Job job,
+      SeatPlace seat,
+      State state,
+      Practice practice,
+      PredictionConfidence confidence,
+      KnownAir air) {
     SeatStudy found = PlanStudy.asFound(job, seat, confidence.calibration());
     if (state == State.FOUND) {
       return new OfSeat(
           seat,
           found,
           Optional.empty(),
+          SolvedChange.NONE,
           SeatFindings.of(seat.label(), seat.port(), found.fit(), found.readings(), practice));
     }
     PlanStudy plan = PlanStudy.of(job, seat, job.planOf(seat), found);
     List<Finding> findings = new ArrayList<>(PlanFindings.of(plan.outcome(), practice));
     findings.addAll(FlowFindings.of(plan));
-    return new OfSeat(seat, plan.finished(), Optional.of(plan), findings);
+    return new OfSeat(seat, plan.finished(), Optional.of(plan), plan.solved(air), findings);
   }
 }

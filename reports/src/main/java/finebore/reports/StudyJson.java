@@ -5,6 +5,7 @@ import finebore.flow.FlowChange;
 import finebore.flow.LiftPoint;
 import finebore.flow.Loss;
 import finebore.planning.PlanStudy;
+import finebore.planning.SolvedChange;
 import finebore.practice.Finding;
 import finebore.reports.StudyFacts.OfSeat;
 import finebore.study.Reading;
@@ -80,8 +81,13 @@ public final class StudyJson {
     ArrayNode lifts = n.putArray("lifts");
     seat.study()
         .curve()
-        .ifPresent(c -> c.points().forEach(p -> lift(lifts.addObject(), seat.study(), p)));
-    seat.change().ifPresent(c -> change(n.putObject("change"), c));
+        .ifPresent(
+            c -> {
+              for (int k = 0; k < c.points().size(); k++) {
+                lift(lifts.addObject(), seat.study(), c.points().get(k), seat.flowM3s(k));
+              }
+            });
+    seat.change().ifPresent(c -> change(n.putObject("change"), c, seat.solved()));
     ArrayNode findings = n.putArray("findings");
     seat.findings().forEach(f -> finding(findings.addObject(), f));
   }
@@ -146,13 +152,13 @@ public final class StudyJson {
             });
   }
 
-  private void lift(ObjectNode n, SeatStudy study, LiftPoint p) {
+  private void lift(ObjectNode n, SeatStudy study, LiftPoint p, double flowM3s) {
     n.put("liftMm", p.liftMm());
     n.put("gateMm2", p.gate().areaMm2());
     n.put("gatePlace", words.say(p.gate().message()));
     n.put("effectiveMm2", p.effectiveAreaMm2());
     n.put("curtainCoefficient", p.curtainCoefficient());
-    n.put("flowM3PerS", p.flowM3s());
+    n.put("flowM3PerS", flowM3s);
     ArrayNode losses = n.putArray("losses");
     for (Loss loss : study.lossesAt(p.liftMm()).parts()) {
       losses
@@ -163,7 +169,7 @@ public final class StudyJson {
     }
   }
 
-  private static void change(ObjectNode n, FlowChange c) {
+  private static void change(ObjectNode n, FlowChange c, SolvedChange solved) {
     c.bands()
         .forEach(
             (band, mean) ->
@@ -172,12 +178,22 @@ public final class StudyJson {
     ArrayNode steps = n.putArray("lifts");
     c.steps()
         .forEach(
-            s ->
-                steps
-                    .addObject()
-                    .put("liftMm", s.liftMm())
-                    .put("m3PerS", s.changeM3s())
-                    .put("share", s.share()));
+            s -> {
+              ObjectNode step =
+                  steps
+                      .addObject()
+                      .put("liftMm", s.liftMm())
+                      .put("m3PerS", s.changeM3s())
+                      .put("share", s.share());
+              solved
+                  .at(s.liftMm())
+                  .ifPresent(
+                      a ->
+                          step.putObject("solved")
+                              .put("evenShare", a.even())
+                              .put("transportShare", a.transport())
+                              .put("clear", a.isClear()));
+            });
   }
 
   private void finding(ObjectNode n, Finding finding) {

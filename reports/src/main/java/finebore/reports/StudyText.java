@@ -7,6 +7,7 @@ import finebore.flow.FlowChange;
 import finebore.flow.LiftPoint;
 import finebore.flow.Loss;
 import finebore.flow.Spread;
+import finebore.flow.field.AirChange;
 import finebore.job.Port;
 import finebore.planning.AirDemand;
 import finebore.planning.CutSheet;
@@ -321,7 +322,12 @@ public final class StudyText {
         "Cd",
         units.flow().symbol(),
         seat.change().isPresent()
-            ? String.format(Locale.ROOT, "%9s %7s", words.text("report.change"), "%")
+            ? String.format(
+                Locale.ROOT,
+                "%9s %7s  %-9s",
+                words.text("report.change"),
+                "%",
+                words.text("report.by"))
             : "",
         words.text("report.gate"));
     double head = seat.study().pairing().valve().headDiameterMm();
@@ -336,19 +342,26 @@ public final class StudyText {
           p.gate().areaMm2(),
           p.effectiveAreaMm2(),
           p.curtainCoefficient(),
-          units.flowNumber(p.flowM3s()),
+          units.flowNumber(seat.flowM3s(at)),
           seat.change()
               .map(
                   c ->
                       String.format(
                           Locale.ROOT,
-                          "%9s %7s",
+                          "%9s %7s  %-9s",
                           UnitSystem.signed(
                               units.flow().fromBase(c.steps().get(at).changeM3s()), 1),
-                          UnitSystem.signed(100 * c.steps().get(at).share(), 1)))
+                          UnitSystem.signed(100 * c.steps().get(at).share(), 1),
+                          words.text(by(seat.solved().at(p.liftMm())))))
               .orElse(""),
           words.say(p.gate().message()));
     }
+  }
+
+  private static String by(Optional<AirChange> solved) {
+    return solved
+        .map(c -> c.isClear() ? "report.by.solved" : "report.by.unclear")
+        .orElse("report.by.estimate");
   }
 
   private void losses(OfSeat seat) {

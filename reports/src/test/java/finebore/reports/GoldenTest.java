@@ -3,6 +3,10 @@ package finebore.reports;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import finebore.bench.FlowTest;
+import finebore.flow.field.AirQuestion;
+import finebore.flow.field.KnownAir;
+import finebore.flow.field.SolvedArea;
+import finebore.flow.field.Turbulence;
 import finebore.formats.JobFile;
 import finebore.formats.PracticeFiles;
 import finebore.formats.ReadingsTable;
@@ -60,6 +64,17 @@ class GoldenTest {
       study(reports, name + ".intake", job, intake, State.PLANNED, words);
       study(reports, name + ".exhaust-found", job, exhaust, State.FOUND, words);
     }
+    // Of a plan of which one lift is solved clearly and one is not.
+    study(
+        reports,
+        "solved.intake",
+        StudyFacts.of(
+            JobFile.demo(),
+            JobFile.demo().engine().seats().getFirst(),
+            State.PLANNED,
+            PracticeFiles.all(),
+            GoldenTest::madeUp),
+        Words.of(Language.ENGLISH, Units.MM));
     Job skarn = JobFile.demo().withUnits(Units.INCH);
     Words inch = Words.of(Language.ENGLISH, Units.INCH);
     reports.put(
@@ -81,9 +96,25 @@ class GoldenTest {
     return reports;
   }
 
+  /** Areas that hang on the section, for gaps of 1.9 to 3.1 mm alone. */
+  private static SolvedArea madeUp(AirQuestion question) {
+    double gap = question.gapMm();
+    if (Math.abs(gap - 2.5) > 0.6) {
+      return SolvedArea.NONE;
+    }
+    int points = question.wall().points().size();
+    boolean even = question.turbulence() == Turbulence.EVEN;
+    return new SolvedArea(300 + (even ? 12 : gap < 2.5 ? 11 : -5) * (points - 11), 40);
+  }
+
   private static void study(
       Map<String, String> reports, String name, Job job, SeatPlace seat, State state, Words words) {
-    StudyFacts facts = StudyFacts.of(job, seat, state, PracticeFiles.all());
+    study(
+        reports, name, StudyFacts.of(job, seat, state, PracticeFiles.all(), KnownAir.NONE), words);
+  }
+
+  private static void study(
+      Map<String, String> reports, String name, StudyFacts facts, Words words) {
     reports.put(name + ".study.txt", StudyText.of(facts, words));
     reports.put(name + ".study.csv", StudyCsv.of(facts, words));
     reports.put(name + ".study.json", StudyJson.of(facts, words));

@@ -9,6 +9,7 @@ import finebore.cutting.OpenThroat;
 import finebore.cutting.Plunge;
 import finebore.finding.FindingCode;
 import finebore.finding.Subject;
+import finebore.flow.field.KnownAir;
 import finebore.formats.FileProblem;
 import finebore.formats.JobFile;
 import finebore.formats.PracticeFiles;
@@ -183,7 +184,9 @@ class ReportsTest {
         JsonMapper.shared()
             .readTree(
                 StudyJson.of(
-                    StudyFacts.of(DEMO, Port.INTAKE, State.PLANNED, PracticeFiles.all()), WORDS));
+                    StudyFacts.of(
+                        DEMO, Port.INTAKE, State.PLANNED, PracticeFiles.all(), KnownAir.NONE),
+                    WORDS));
     assertThat(root.get("seats")).hasSize(4);
     double shares = 0;
     for (JsonNode loss : root.at("/seats/0/lifts/4/losses")) {
@@ -199,7 +202,8 @@ class ReportsTest {
         DEMO.withGroup(
             Port.INTAKE,
             DEMO.intake().withPlanned(found.withValve(found.valve().withHeadDiameterMm(33))));
-    StudyFacts facts = StudyFacts.of(job, Port.INTAKE, State.PLANNED, PracticeFiles.all());
+    StudyFacts facts =
+        StudyFacts.of(job, Port.INTAKE, State.PLANNED, PracticeFiles.all(), KnownAir.NONE);
     assertThat(StudyText.of(facts, WORDS)).contains("falls through the throat");
     assertThat(StudyCsv.of(facts, WORDS)).contains("fallsThrough");
     assertThat(
@@ -215,7 +219,8 @@ class ReportsTest {
       Words words = Words.of(Language.ENGLISH, job.units());
       for (SeatPlace seat : job.engine().seats()) {
         String text =
-            StudyText.of(StudyFacts.of(job, seat, State.PLANNED, PracticeFiles.all()), words);
+            StudyText.of(
+                StudyFacts.of(job, seat, State.PLANNED, PracticeFiles.all(), KnownAir.NONE), words);
         assertThat(text).contains("OPERATIONS").contains("FLOW AT EACH LIFT");
         assertThat(text).doesNotContain("cannot be carried out");
       }

@@ -6,10 +6,10 @@ import finebore.desk.session.AirWatch.Answer;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.SeatView;
 import finebore.desk.theme.Theme;
-import finebore.flow.CamLift;
-import finebore.flow.FlowChange;
 import finebore.flow.field.AirChange;
 import finebore.flow.field.AirFlow;
+import finebore.planning.PlanStudy;
+import finebore.planning.SolvedChange;
 import finebore.reports.AirColours;
 import finebore.reports.AirColours.Layer;
 import finebore.reports.AirPicture;
@@ -22,10 +22,8 @@ import finebore.units.Dimension;
 import finebore.words.UnitSystem;
 import finebore.words.Words;
 import java.nio.charset.StandardCharsets;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.ObjectProperty;
@@ -67,7 +65,7 @@ final class AirOverlay {
   /** Calls whenever there is something else to see. */
   void whenNews(Runnable redraw) {
     watch.answer().addListener((o, was, is) -> redraw.run());
-    watch.changes().addListener((o, was, is) -> redraw.run());
+    watch.change().addListener((o, was, is) -> redraw.run());
     layer.addListener((o, was, is) -> redraw.run());
   }
 
@@ -83,23 +81,27 @@ final class AirOverlay {
     return watch.isDone() && !watch.answer().get().working();
   }
 
-  /** Solved changes by lift, mm; empty while no air is shown. */
-  Map<Double, AirChange> changes() {
-    return isShown() ? watch.changes().get() : Map.of();
+  /** The plan's change as far as it is solved; nothing while no air is shown. */
+  SolvedChange change() {
+    return isShown() ? watch.change().get() : SolvedChange.NONE;
   }
 
-  /** The solved change at a lift, mm, once both closures have been solved for it. */
-  Optional<AirChange> solved(double liftMm) {
-    return Optional.ofNullable(changes().get(liftMm)).filter(AirChange::isComplete);
+  /** What is solved of any plan of the seat; nothing while no air is shown. */
+  SolvedChange known(PlanStudy plan) {
+    return isShown() ? watch.known(plan) : SolvedChange.NONE;
   }
 
-  /** A change of flow in which what has been solved counts. */
-  FlowChange counted(FlowChange change, CamLift cam) {
-    Map<Double, Double> shares = new HashMap<>();
-    change
-        .steps()
-        .forEach(s -> solved(s.liftMm()).ifPresent(c -> shares.put(s.liftMm(), c.share())));
-    return shares.isEmpty() ? change : change.with(shares, cam);
+  /** Asks for other plans of the seat as well, as long as air is shown. */
+  void alsoAsk(List<PlanStudy> plans) {
+    if (isShown()) {
+      watch.compareAlso(plans);
+    }
+  }
+
+  /** Calls whenever another lift of any plan has been solved, or air is shown or not. */
+  void whenSolved(Runnable redraw) {
+    watch.news().addListener((o, was, is) -> redraw.run());
+    layer.addListener((o, was, is) -> redraw.run());
   }
 
   private void ask() {
@@ -279,8 +281,8 @@ final class AirOverlay {
       return Optional.empty();
     }
     int all = session.job().test().liftsMm().size();
-    long done = changes().values().stream().filter(AirChange::isComplete).count();
-    long turned = changes().values().stream().filter(AirChange::jetLiesOtherwise).count();
+    int done = change().count();
+    long turned = change().byLiftMm().values().stream().filter(AirChange::jetLiesOtherwise).count();
     String said =
         done == all
             ? session.say("air.strip")

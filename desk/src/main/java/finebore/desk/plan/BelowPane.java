@@ -5,6 +5,7 @@ import finebore.desk.session.JobSession;
 import finebore.desk.session.SeatView;
 import finebore.desk.theme.Palette;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.Supplier;
@@ -43,6 +44,7 @@ final class BelowPane extends VBox {
   }
 
   private final JobSession session;
+  private final AirOverlay air;
   private final VariantsPane variants;
   private final SuggestPane suggest;
   private final ClearancePane clearance;
@@ -50,9 +52,11 @@ final class BelowPane extends VBox {
   private final Map<Part, Region> panes = new EnumMap<>(Part.class);
   private final Map<Part, ToggleButton> tabs = new EnumMap<>(Part.class);
 
-  BelowPane(JobSession session, Supplier<Palette> palette, Supplier<Double> textScale) {
+  BelowPane(
+      JobSession session, AirOverlay air, Supplier<Palette> palette, Supplier<Double> textScale) {
     this.session = session;
-    variants = new VariantsPane(session, palette);
+    this.air = air;
+    variants = new VariantsPane(session, air, palette);
     suggest = new SuggestPane(session);
     clearance = new ClearancePane(session, palette, textScale);
     series = new SeriesPane(session);
@@ -118,6 +122,9 @@ final class BelowPane extends VBox {
     tabs.get(Part.FINDINGS).setText(session.say("below.findings", "count", work.findings().size()));
     tabs.get(Part.VARIANTS)
         .setText(session.say("below.variants", "count", work.group().plans().size()));
+    if (shown() != Part.VARIANTS) {
+      air.alsoAsk(List.of());
+    }
     switch (shown()) {
       case VARIANTS -> variants.show(work);
       case CLEARANCE -> clearance.show(work);

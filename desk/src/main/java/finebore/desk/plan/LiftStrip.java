@@ -136,7 +136,8 @@ public final class LiftStrip extends DrawnRegion {
     work.change()
         .ifPresentOrElse(
             change ->
-                new Painter(g, work, air.counted(change, work.group().cam()), colours, w, h)
+                new Painter(
+                        g, work, air.change().counted(change, work.group().cam()), colours, w, h)
                     .paint(),
             () ->
                 text(
@@ -171,6 +172,18 @@ public final class LiftStrip extends DrawnRegion {
     Text probe = new Text(words);
     probe.setFont(font(figures));
     return probe.getLayoutBounds().getWidth();
+  }
+
+  /** A diamond where the solver puts a change: filled where it is clear, hollow otherwise. */
+  static void diamond(
+      GraphicsContext g, Palette colours, AirChange change, double x, double y, double reach) {
+    double[] xs = {x - reach, x, x + reach, x};
+    double[] ys = {y, y - reach, y, y + reach};
+    g.setFill(change.isClear() ? colours.blue() : colours.panel());
+    g.fillPolygon(xs, ys, 4);
+    g.setStroke(colours.blue());
+    g.setLineWidth(1.6);
+    g.strokePolygon(xs, ys, 4);
   }
 
   private final class Painter {
@@ -349,13 +362,15 @@ public final class LiftStrip extends DrawnRegion {
 
     /** What a change may be off by: the closures' difference where it is solved. */
     private double spread(Step step) {
-      return air.solved(step.liftMm())
+      return air.change()
+          .at(step.liftMm())
           .map(c -> Math.max(c.spread(), AirChange.LEAST) * step.referenceM3s())
           .orElse(work.spread().of(step.band()) * step.newM3s());
     }
 
     private boolean isClear(Step step) {
-      return air.solved(step.liftMm())
+      return air.change()
+          .at(step.liftMm())
           .map(AirChange::isClear)
           .orElse(Math.abs(step.changeM3s()) > spread(step));
     }
@@ -388,8 +403,8 @@ public final class LiftStrip extends DrawnRegion {
       g.strokeLine(mid, y1, mid, y2);
       g.strokeLine(mid - 3, y1, mid + 3, y1);
       g.strokeLine(mid - 3, y2, mid + 3, y2);
-      Optional<AirChange> solved = air.solved(step.liftMm());
-      solved.ifPresent(c -> solved(c, mid, y));
+      Optional<AirChange> solved = air.change().at(step.liftMm());
+      solved.ifPresent(c -> diamond(g, colours, c, mid, y, DIAMOND));
       if (!figures && !here) {
         return;
       }
@@ -416,17 +431,6 @@ public final class LiftStrip extends DrawnRegion {
           colours.text(),
           TextAlignment.CENTER,
           true);
-    }
-
-    /** A diamond where the solver puts the change: filled where it is clear, hollow otherwise. */
-    private void solved(AirChange change, double x, double y) {
-      double[] xs = {x - DIAMOND, x, x + DIAMOND, x};
-      double[] ys = {y, y - DIAMOND, y, y + DIAMOND};
-      g.setFill(change.isClear() ? colours.blue() : colours.panel());
-      g.fillPolygon(xs, ys, 4);
-      g.setStroke(colours.blue());
-      g.setLineWidth(1.6);
-      g.strokePolygon(xs, ys, 4);
     }
 
     /** Where the cam's lift stands; empty where it is past the last of them. */

@@ -78,7 +78,7 @@ public final class PlanStation extends BorderPane {
     strip = new LiftStrip(session, section.liftProperty(), section.air(), palette, textScale);
     editors = new EditorColumn(session);
     readings = new ReadingsPane(session);
-    below = new BelowPane(session, palette, textScale);
+    below = new BelowPane(session, section.air(), palette, textScale);
     sizes = new SizesPane(session, palette, textScale);
     strip.fit();
 

@@ -1,6 +1,5 @@
 package finebore.desk.session;
 
-import finebore.flow.field.AirChange;
 import finebore.flow.field.AirFlow;
 import finebore.flow.field.AirLines;
 import finebore.flow.field.AirNotSolved;
@@ -10,12 +9,13 @@ import finebore.flow.field.Fineness;
 import finebore.flow.field.SolvedArea;
 import finebore.flow.field.Turbulence;
 import finebore.formats.AirStore;
+import finebore.planning.PlanStudy;
+import finebore.planning.SolvedChange;
 import finebore.study.SeatStudy;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -25,6 +25,8 @@ import java.util.logging.Level;
 import java.util.logging.Logger;
 import java.util.stream.Stream;
 import javafx.application.Platform;
+import javafx.beans.property.ReadOnlyIntegerProperty;
+import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 
@@ -71,15 +73,32 @@ public final class AirWatch {
   /** A solved flow, or why it could not be. */
   private record Solved(Optional<AirFlow> flow, Optional<AirNotSolved.Why> why) {}
 
-  /** One lift of the strip. */
-  private record Lift(double liftMm, List<AirQuestion> found, List<AirQuestion> planned) {}
+  /**
+   * A plan to be compared with the seat as found.
+   *
+   * @param todo all that it asks for, the closure to go by for every lift first
+   */
+  private record Pair(SeatStudy found, SeatStudy planned, List<Double> liftsMm, List<Todo> todo) {
+
+    static Pair of(SeatStudy found, SeatStudy planned, List<Double> liftsMm) {
+      List<Todo> all = new ArrayList<>();
+      for (int closure = 0; closure < 2; closure++) {
+        for (double lift : liftsMm) {
+          all.add(new Todo(lift, SolvedChange.questions(found, lift).get(closure)));
+          all.add(new Todo(lift, SolvedChange.questions(planned, lift).get(closure)));
+        }
+      }
+      return new Pair(found, planned, liftsMm, all);
+    }
+  }
 
   /** What is to be solved for the strip next. */
   private record Todo(double liftMm, AirQuestion question) {}
 
   private final ReadOnlyObjectWrapper<Answer> answer = new ReadOnlyObjectWrapper<>(Answer.NONE);
-  private final ReadOnlyObjectWrapper<Map<Double, AirChange>> changes =
-      new ReadOnlyObjectWrapper<>(Map.of());
+  private final ReadOnlyObjectWrapper<SolvedChange> change =
+      new ReadOnlyObjectWrapper<>(SolvedChange.NONE);
+  private final ReadOnlyIntegerWrapper news = new ReadOnlyIntegerWrapper();
   private final Map<AirQuestion, Solved> pictures = kept(PICTURES);
   private final Map<AirQuestion, SolvedArea> areas = kept(FIGURES);
 
@@ -89,9 +108,9 @@ public final class AirWatch {
   private final Path file;
   private Optional<AirStore> store = Optional.empty();
   private Optional<AirQuestion> picture = Optional.empty();
-  private List<Lift> lifts = List.of();
+  private Optional<Pair> strip = Optional.empty();
+  private List<Pair> others = List.of();
   private List<String> brought = List.of();
-  private double portPerMm4;
   private boolean begun;
   private volatile int asked;
   private volatile int curveAsked;
@@ -144,9 +163,25 @@ public final class AirWatch {
     return answer.getReadOnlyProperty();
   }
 
-  /** Solved changes of the plan against the found seat, by lift, mm. */
-  public ReadOnlyObjectProperty<Map<Double, AirChange>> changes() {
-    return changes.getReadOnlyProperty();
+  /** The plan against the found seat, as far as it is solved. */
+  public ReadOnlyObjectProperty<SolvedChange> change() {
+    return change.getReadOnlyProperty();
+  }
+
+  /** Grows whenever something has been solved for the strip or for other plans. */
+  public ReadOnlyIntegerProperty news() {
+    return news.getReadOnlyProperty();
+  }
+
+  /** What is known of any plan against the seat as found. */
+  public synchronized SolvedChange known(PlanStudy plan) {
+    begin();
+    return plan.solved(this::kept);
+  }
+
+  private SolvedArea kept(AirQuestion question) {
+    SolvedArea area = areas.get(question);
+    return area != null ? area : store.orElseThrow().solved(question).orElse(SolvedArea.NONE);
   }
 
   /** Whether nothing that was asked for is still on its way. */
@@ -157,11 +192,12 @@ public final class AirWatch {
   /** Looks at nothing. */
   public synchronized void rest() {
     picture = Optional.empty();
-    lifts = List.of();
+    strip = Optional.empty();
+    others = List.of();
     asked++;
     curveAsked++;
     answer.set(Answer.NONE);
-    changes.set(Map.of());
+    change.set(SolvedChange.NONE);
   }
 
   /**
@@ -196,36 +232,37 @@ public final class AirWatch {
   public synchronized void compare(
       SeatStudy found, SeatStudy planned, List<Double> liftsMm, double liftMm) {
     begin();
-    lifts =
-        liftsMm.stream()
-            .sorted(Comparator.comparingDouble(l -> Math.abs(l - liftMm)))
-            .map(l -> new Lift(l, both(found, l), both(planned, l)))
-            .toList();
-    portPerMm4 = found.portPerMm4();
+    List<Double> nearest =
+        liftsMm.stream().sorted(Comparator.comparingDouble(l -> Math.abs(l - liftMm))).toList();
+    strip = Optional.of(Pair.of(found, planned, nearest));
     curveAsked++;
-    changes.set(known());
+    change.set(known());
     notifyAll();
   }
 
-  private static List<AirQuestion> both(SeatStudy study, double liftMm) {
-    return List.of(
-        study.airAt(liftMm, Turbulence.EVEN, Fineness.COARSE),
-        study.airAt(liftMm, Turbulence.TRANSPORT, Fineness.COARSE));
-  }
-
-  private synchronized Map<Double, AirChange> known() {
-    Map<Double, AirChange> known = new HashMap<>();
-    for (Lift lift : lifts) {
-      AirChange change = AirChange.of(areasOf(lift.found()), areasOf(lift.planned()), portPerMm4);
-      if (!Double.isNaN(change.even())) {
-        known.put(lift.liftMm(), change);
-      }
+  /** Asks for other plans of the seat as well, once the strip is done; none is as good as rest. */
+  public synchronized void compareAlso(List<PlanStudy> plans) {
+    others =
+        plans.stream()
+            .filter(p -> p.found().seated().isPresent() && p.finished().seated().isPresent())
+            .map(p -> Pair.of(p.found(), p.finished(), p.cut().job().test().liftsMm()))
+            .toList();
+    if (!others.isEmpty()) {
+      begin();
+      notifyAll();
     }
-    return known;
   }
 
-  private List<SolvedArea> areasOf(List<AirQuestion> questions) {
-    return questions.stream().map(q -> areas.getOrDefault(q, SolvedArea.NONE)).toList();
+  private synchronized SolvedChange known() {
+    return strip
+        .map(
+            p ->
+                SolvedChange.of(
+                    p.found(),
+                    p.planned(),
+                    p.liftsMm(),
+                    q -> areas.getOrDefault(q, SolvedArea.NONE)))
+        .orElse(SolvedChange.NONE);
   }
 
   private interface Step {
@@ -315,13 +352,14 @@ public final class AirWatch {
         return;
       }
       areas.put(question, area.get());
-      Map<Double, AirChange> known = known();
+      SolvedChange known = known();
       Platform.runLater(
           () -> {
             synchronized (this) {
               if (curveAsked == number) {
-                changes.set(known);
+                change.set(known);
               }
+              news.set(news.get() + 1);
             }
           });
     }
@@ -336,15 +374,10 @@ public final class AirWatch {
   }
 
   private Optional<Todo> missing() {
-    // The closure to go by for every lift first; the other one then says how sure it is.
-    List<Todo> all = new ArrayList<>();
-    for (int closure = 0; closure < 2; closure++) {
-      for (Lift lift : lifts) {
-        all.add(new Todo(lift.liftMm(), lift.found().get(closure)));
-        all.add(new Todo(lift.liftMm(), lift.planned().get(closure)));
-      }
-    }
-    return all.stream().filter(t -> !areas.containsKey(t.question())).findFirst();
+    return Stream.concat(strip.stream(), others.stream())
+        .flatMap(p -> p.todo().stream())
+        .filter(t -> !areas.containsKey(t.question()))
+        .findFirst();
   }
 
   /**

@@ -1,0 +1,81 @@
+package finebore.planning;
+
+import finebore.flow.CamLift;
+import finebore.flow.FlowChange;
+import finebore.flow.field.AirChange;
+import finebore.flow.field.AirQuestion;
+import finebore.flow.field.Fineness;
+import finebore.flow.field.KnownAir;
+import finebore.flow.field.SolvedArea;
+import finebore.flow.field.Turbulence;
+import finebore.study.SeatStudy;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+
+/**
+ * What solved air says of a plan against the seat as found.
+ *
+ * @param byLiftMm for each lift that the even closure has been solved for; not every one need be
+ *     complete
+ */
+public record SolvedChange(Map<Double, AirChange> byLiftMm) {
+
+  /** Nothing is solved. */
+  public static final SolvedChange NONE = new SolvedChange(Map.of());
+
+  public SolvedChange {
+    byLiftMm = Map.copyOf(byLiftMm);
+  }
+
+  /** What is known of two studies of a seat, neither of which need rest on it. */
+  public static SolvedChange of(
+      SeatStudy found, SeatStudy planned, List<Double> liftsMm, KnownAir air) {
+    if (found.seated().isEmpty() || planned.seated().isEmpty()) {
+      return NONE;
+    }
+    Map<Double, AirChange> known = new HashMap<>();
+    double port = found.portPerMm4();
+    for (double lift : liftsMm) {
+      AirChange change = AirChange.of(areas(found, lift, air), areas(planned, lift, air), port);
+      if (!Double.isNaN(change.even())) {
+        known.put(lift, change);
+      }
+    }
+    return new SolvedChange(known);
+  }
+
+  private static List<SolvedArea> areas(SeatStudy study, double liftMm, KnownAir air) {
+    return questions(study, liftMm).stream().map(air::of).toList();
+  }
+
+  /** What is to be solved of a study at a lift above 0 mm: the even closure's air first. */
+  public static List<AirQuestion> questions(SeatStudy study, double liftMm) {
+    return List.of(
+        study.airAt(liftMm, Turbulence.EVEN, Fineness.COARSE),
+        study.airAt(liftMm, Turbulence.TRANSPORT, Fineness.COARSE));
+  }
+
+  /** The change at a lift, mm, once both closures have been solved for it. */
+  public Optional<AirChange> at(double liftMm) {
+    return Optional.ofNullable(byLiftMm.get(liftMm)).filter(AirChange::isComplete);
+  }
+
+  /** At how many lifts both closures have been solved. */
+  public int count() {
+    return (int) byLiftMm.values().stream().filter(AirChange::isComplete).count();
+  }
+
+  /**
+   * A change of flow in which what has been solved counts, the estimate where nothing has.
+   *
+   * @param cam for the mean over its opening
+   */
+  public FlowChange counted(FlowChange change, CamLift cam) {
+    Map<Double, Double> shares = new TreeMap<>();
+    change.steps().forEach(s -> at(s.liftMm()).ifPresent(c -> shares.put(s.liftMm(), c.share())));
+    return shares.isEmpty() ? change : change.with(shares, cam);
+  }
+}
