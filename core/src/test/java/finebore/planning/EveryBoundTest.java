@@ -18,7 +18,7 @@ class EveryBoundTest {
 
   @Test
   void isWorkedOutOrRefused() {
-    assertThat(worked(1, 60)).isPositive();
+    assertThat(worked(1, 25)).isPositive();
   }
 
   @Test

@@ -130,7 +130,7 @@ class DrawnWordsTest {
         lifts.stream().map(l -> column("compare-strip", across("compare-strip", l))).toList();
     assertThat(drawn.stream().map(List::getLast)).containsExactlyElementsOf(lifts);
     assertThat(drawn.stream().map(List::getFirst))
-        .containsExactly("0.0", "0.0", "0.0", "+0.1", "+0.1", "+0.4", "+0.1", "+0.7");
+        .containsExactly("0.0", "0.0", "0.0", "+0.2", "+0.4", "+0.9", "+0.6", "+1.4");
   }
 
   @Test
