@@ -16,6 +16,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.TreeMap;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 
@@ -35,6 +36,11 @@ public final class AirFit {
   private static final int NETWORKS = 4;
   private static final int ROUNDS = Integer.getInteger("rounds", 6000);
   private static final int KEPT_OUT = 3;
+
+  /** How small weights are kept; smaller where fewer seats are solved. */
+  private static final double SMALL_IN = 3e-3;
+
+  private static final double SMALL_OUT = 1e-2;
 
   private AirFit() {}
 
@@ -84,7 +90,7 @@ public final class AirFit {
       Estimate estimate =
           direction == Direction.INTAKE ? Estimate.ofIntake() : Estimate.ofExhaust();
       if (arguments.length > 1) {
-        Fitted made = fit(fitted);
+        Fitted made = fit(fitted, direction == Direction.INTAKE ? SMALL_IN : SMALL_OUT);
         estimate = made.estimate();
         write(Path.of(arguments[1]), direction, made);
       }
@@ -98,6 +104,7 @@ public final class AirFit {
           unseen.size());
       judge("estimate, fitted", fitted, said::get);
       judge("estimate", unseen, said::get);
+      judge("low and mid lift", unseen.stream().filter(r -> r.lift() <= 0.25).toList(), said::get);
       judge("ordinary seats", unseen.stream().filter(r -> r.ordinary()).toList(), said::get);
       for (double[] range : new double[][] {{0, 0.04}, {0.04, 0.1}, {0.1, 0.2}, {0.2, 0.4}}) {
         judge(
@@ -120,6 +127,10 @@ public final class AirFit {
       }
       bands.print(unseen, said::get);
       judge("gate alone", unseen, Row::gateMm2);
+      judge(
+          "both solved",
+          unseen.stream().filter(r -> !Double.isNaN(r.transport())).toList(),
+          said::get);
       judge(
           "other closure",
           unseen.stream().filter(r -> !Double.isNaN(r.transport())).toList(),
@@ -182,7 +193,7 @@ public final class AirFit {
       double[] spread,
       double meanLog) {}
 
-  private static Fitted fit(List<Row> rows) {
+  private static Fitted fit(List<Row> rows, double small) {
     int m = SectionShape.COUNT;
     double[] least = new double[m];
     double[] most = new double[m];
@@ -218,9 +229,10 @@ public final class AirFit {
                         normal(r.xAbove(), middle, spread),
                         Math.log(r.gateAboveMm2() / r.gateMm2()) / size))
             .toList();
+    List<NetworkFit.Change> changes = changes(rows);
     List<Network> networks = new ArrayList<>();
     for (int n = 0; n < NETWORKS; n++) {
-      networks.add(scaled(NetworkFit.fit(x, y, rises, ROUNDS, n), size, meanLog));
+      networks.add(scaled(NetworkFit.fit(x, y, rises, changes, small, ROUNDS, n), size, meanLog));
     }
     return new Fitted(
         new Estimate(networks, least, most, middle, spread, meanLog),
@@ -230,6 +242,24 @@ public final class AirFit {
         middle,
         spread,
         meanLog);
+  }
+
+  /** Every two seats of a family at the same lift. */
+  private static List<NetworkFit.Change> changes(List<Row> rows) {
+    Map<String, List<Integer>> alike = new TreeMap<>();
+    for (int k = 0; k < rows.size(); k++) {
+      String at = rows.get(k).family() + " " + rows.get(k).lift();
+      alike.computeIfAbsent(at, f -> new ArrayList<>()).add(k);
+    }
+    List<NetworkFit.Change> changes = new ArrayList<>();
+    for (List<Integer> group : alike.values()) {
+      for (int a = 0; a < group.size(); a++) {
+        for (int b = a + 1; b < group.size(); b++) {
+          changes.add(new NetworkFit.Change(group.get(a), group.get(b)));
+        }
+      }
+    }
+    return changes;
   }
 
   private static Network scaled(Network network, double size, double meanLog) {
@@ -276,7 +306,9 @@ public final class AirFit {
         if (same) {
           none.add(100 * Math.abs(solved));
         }
-        if (Math.abs(solved) > CLEAR && !(solved * other < 0)) {
+        // Where the other closure is solved too, it must say the same, and as clearly.
+        boolean isAgreed = Double.isNaN(other) || solved * other > 0 && Math.abs(other) > CLEAR;
+        if (Math.abs(solved) > CLEAR && isAgreed) {
           int[] count = same ? sign : rank;
           count[0] += estimated * solved > 0 ? 1 : 0;
           count[1]++;

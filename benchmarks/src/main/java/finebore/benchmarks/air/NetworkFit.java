@@ -7,19 +7,27 @@ import java.util.Random;
 
 /**
  * Fits a {@link Network} by gradients in small batches (Adam: D. P. Kingma and J. Ba 2015, from
- * memory), with weights kept small, and flow that falls with lift made dear.
+ * memory), with weights kept small, flow that falls with lift made dear, and what a change is worth
+ * counted beside the level: a change is what the estimate is asked for.
  */
 final class NetworkFit {
 
   private static final int[] HIDDEN = {24, 12};
   private static final int BATCH = 256;
-  private static final int PAIRS = 64;
+  private static final int RISES = 64;
+  private static final int CHANGES = 128;
   private static final double RATE = 3e-3;
-  private static final double SMALL = 1e-3;
+
+  /** Chosen, as how small weights are kept is, on a quarter of the families that are fitted. */
+  private static final double CHANGE = 4;
+
   private static final double FALLING = 20;
 
   /** Two lifts of one section, close together, of which the higher may not flow less. */
   record Rise(double[] lower, double[] higher, double gateGain) {}
+
+  /** Two rows, by their places, that differ by a change of the section alone. */
+  record Change(int before, int after) {}
 
   private final List<double[][]> layers = new ArrayList<>();
   private final List<double[][]> gradient = new ArrayList<>();
@@ -52,8 +60,17 @@ final class NetworkFit {
    * @param x rows of numbers, mean 0 and spread 1
    * @param y what each is to give, of about spread 1
    * @param rises pairs that may not fall; gains in units of y
+   * @param changes pairs whose difference counts by itself
+   * @param small how small weights are kept
    */
-  static Network fit(double[][] x, double[] y, List<Rise> rises, int rounds, long seed) {
+  static Network fit(
+      double[][] x,
+      double[] y,
+      List<Rise> rises,
+      List<Change> changes,
+      double small,
+      int rounds,
+      long seed) {
     NetworkFit fit = new NetworkFit(x[0].length, seed);
     for (int round = 0; round < rounds; round++) {
       for (double[][] g : fit.gradient) {
@@ -66,17 +83,26 @@ final class NetworkFit {
         double[][] states = fit.forward(x[at]);
         fit.backward(states, 2 * (states[states.length - 1][0] - y[at]) / BATCH);
       }
-      for (int k = 0; k < PAIRS && !rises.isEmpty(); k++) {
+      for (int k = 0; k < RISES && !rises.isEmpty(); k++) {
         Rise rise = rises.get(fit.random.nextInt(rises.size()));
         double[][] low = fit.forward(rise.lower());
         double[][] high = fit.forward(rise.higher());
         double gain = rise.gateGain() + high[high.length - 1][0] - low[low.length - 1][0];
         if (gain < 0) {
-          fit.backward(high, 2 * FALLING * gain / PAIRS);
-          fit.backward(low, -2 * FALLING * gain / PAIRS);
+          fit.backward(high, 2 * FALLING * gain / RISES);
+          fit.backward(low, -2 * FALLING * gain / RISES);
         }
       }
-      fit.step(RATE * Math.min(1, 2 * (1 - (double) round / rounds)), round + 1);
+      for (int k = 0; k < CHANGES && !changes.isEmpty(); k++) {
+        Change change = changes.get(fit.random.nextInt(changes.size()));
+        double[][] before = fit.forward(x[change.before()]);
+        double[][] after = fit.forward(x[change.after()]);
+        double said = after[after.length - 1][0] - before[before.length - 1][0];
+        double off = said - (y[change.after()] - y[change.before()]);
+        fit.backward(after, 2 * CHANGE * off / CHANGES);
+        fit.backward(before, -2 * CHANGE * off / CHANGES);
+      }
+      fit.step(RATE * Math.min(1, 2 * (1 - (double) round / rounds)), small, round + 1);
     }
     return new Network(fit.layers);
   }
@@ -124,7 +150,7 @@ final class NetworkFit {
     }
   }
 
-  private void step(double rate, int round) {
+  private void step(double rate, double small, int round) {
     double fresh = 1 - Math.pow(0.9, round);
     double freshSquare = 1 - Math.pow(0.999, round);
     for (int l = 0; l < layers.size(); l++) {
@@ -132,7 +158,7 @@ final class NetworkFit {
       for (int o = 0; o < w.length; o++) {
         for (int i = 0; i < w[o].length; i++) {
           boolean constant = i == w[o].length - 1;
-          double g = gradient.get(l)[o][i] + (constant ? 0 : SMALL * w[o][i]);
+          double g = gradient.get(l)[o][i] + (constant ? 0 : small * w[o][i]);
           double m = mean.get(l)[o][i] = 0.9 * mean.get(l)[o][i] + 0.1 * g;
           double s = square.get(l)[o][i] = 0.999 * square.get(l)[o][i] + 0.001 * g * g;
           w[o][i] -= rate * (m / fresh) / (Math.sqrt(s / freshSquare) + 1e-8);
