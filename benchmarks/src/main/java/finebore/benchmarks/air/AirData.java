@@ -50,10 +50,12 @@ public final class AirData {
     Path solved = folder.resolve("solved.csv");
     Path shapes = folder.resolve("shapes.csv");
     Set<String> done = new HashSet<>();
+    Set<String> drawn = new HashSet<>();
     if (Files.exists(solved)) {
       for (String line : Files.readAllLines(solved)) {
         done.add(String.join(",", List.of(line.split(",")).subList(0, 5)));
       }
+      Files.readAllLines(shapes).forEach(line -> drawn.add(line.split(",")[0]));
     } else {
       Files.createDirectories(folder);
       append(
@@ -82,7 +84,7 @@ public final class AirData {
           }
         }
       }
-      if (begun) {
+      if (begun && drawn.add(String.valueOf(number))) {
         double rest = shape.fit().restMm().orElseThrow();
         append(shapes, number + ",head," + points(shape.wall()));
         append(shapes, number + ",valve," + points(shape.fit().valve().profile().raised(rest)));
