@@ -287,7 +287,11 @@ final class AirOverlay {
         done == all
             ? session.say("air.strip")
             : session.say(
-                watch.isDone() ? "air.strip.some" : "air.strip.working", "done", done, "all", all);
+                watch.isStripDone() ? "air.strip.some" : "air.strip.working",
+                "done",
+                done,
+                "all",
+                all);
     return Optional.of(
         turned == 0 ? said : said + "; " + session.say("air.strip.turned", "count", turned));
   }

@@ -189,6 +189,11 @@ public final class AirWatch {
     return picture.map(pictures::containsKey).orElse(true) && missing().isEmpty();
   }
 
+  /** Whether every lift of the strip has been tried. */
+  public synchronized boolean isStripDone() {
+    return missing(strip.stream()).isEmpty();
+  }
+
   /** Looks at nothing. */
   public synchronized void rest() {
     picture = Optional.empty();
@@ -374,7 +379,11 @@ public final class AirWatch {
   }
 
   private Optional<Todo> missing() {
-    return Stream.concat(strip.stream(), others.stream())
+    return missing(Stream.concat(strip.stream(), others.stream()));
+  }
+
+  private Optional<Todo> missing(Stream<Pair> pairs) {
+    return pairs
         .flatMap(p -> p.todo().stream())
         .filter(t -> !areas.containsKey(t.question()))
         .findFirst();
