@@ -10,6 +10,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.function.Supplier;
 import javafx.scene.Node;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
@@ -61,7 +62,11 @@ final class BelowPane extends VBox {
     clearance = new ClearancePane(session, palette, textScale);
     series = new SeriesPane(session);
     panes.put(Part.FINDINGS, new FindingsPane(session));
-    panes.put(Part.VARIANTS, variants);
+    // In a small window the cards are higher than their place.
+    ScrollPane cards = new ScrollPane(variants);
+    cards.setFitToWidth(true);
+    cards.setFocusTraversable(false);
+    panes.put(Part.VARIANTS, cards);
     panes.put(Part.SUGGEST, suggest);
     panes.put(Part.CLEARANCE, clearance);
     panes.put(Part.SERIES, series);
