@@ -97,6 +97,11 @@ public record Group(
     return withPlans(others, chosen);
   }
 
+  /** With another of its plans as the one. */
+  public Group withChosen(int place) {
+    return withPlans(plans, place);
+  }
+
   public Group withPlans(List<Plan> changed, int choose) {
     return new Group(found, changed, choose, cam, axisFromBoreMm, retainerToSealMm, pistonSide);
   }

@@ -157,12 +157,12 @@ class PlanTest {
     Group changed = two.withPlanned(Samples.pairing().withSeat(Samples.fourAngles(0.87)));
     assertThat(changed.plans().getFirst()).isEqualTo(group.plan());
     assertThat(changed.planned().seat().throatDiameterMm()).isEqualTo(0.87 * 42);
-    assertThat(changed.withPlans(changed.plans(), 0).planned()).isEqualTo(group.planned());
+    assertThat(changed.withChosen(0).planned()).isEqualTo(group.planned());
     assertThat(changed.withoutVariant()).isEqualTo(group);
     assertThat(Group.planName(2)).isEqualTo("C");
     Group three = two.withVariant();
     assertThatThrownBy(three::withVariant).hasMessageContaining("plansInGroup");
-    assertThatThrownBy(() -> group.withPlans(group.plans(), 3)).hasMessageContaining("chosenPlan");
+    assertThatThrownBy(() -> group.withChosen(3)).hasMessageContaining("chosenPlan");
   }
 
   @Test

@@ -163,11 +163,7 @@ final class OperationsPane extends VBox {
       button.setOnAction(
           e ->
               session.edit(
-                  "",
-                  job -> {
-                    Group g = job.group(work.port());
-                    return job.withGroup(work.port(), g.withPlans(g.plans(), index));
-                  }));
+                  "", job -> job.withGroup(work.port(), job.group(work.port()).withChosen(index))));
       buttons.add(button);
     }
     if (group.plans().size() < Group.MOST_PLANS) {

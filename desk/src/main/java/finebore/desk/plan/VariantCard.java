@@ -54,11 +54,7 @@ final class VariantCard extends VBox {
     choose.setOnAction(
         e ->
             session.edit(
-                "",
-                job -> {
-                  Group g = job.group(work.port());
-                  return job.withGroup(work.port(), g.withPlans(g.plans(), index));
-                }));
+                "", job -> job.withGroup(work.port(), job.group(work.port()).withChosen(index))));
     strip = new SmallStrip(palette, words);
     flow = wrapped("variant-flow-" + name, "figure");
     basis = wrapped("variant-basis-" + name, "muted");
