@@ -115,7 +115,7 @@ public final class Region {
 
   /**
    * What is left when a disc of a radius must be able to touch every place from within: convex
-   * corners are rounded and what is thinner than the disc goes; nothing is added.
+   * corners are rounded and what is thinner than the disc goes; nothing is added but for rounding.
    */
   public Region opened(double radiusMm) {
     try {

@@ -99,6 +99,21 @@ class RegionTest {
     assertThat(Region.box(0, 1, 0, 1).opened(2).isEmpty()).isTrue();
   }
 
+  /** The nearest places lie within stretches, at ends, and where chains cross. */
+  @Test
+  void chainsAreHeldAgainstEachOtherWhole() {
+    List<Point> bent = List.of(new Point(0, 0), new Point(4, 0), new Point(4, 4));
+    List<Point> beside = List.of(new Point(9, 9), new Point(6, 3), new Point(6, 1));
+    assertThat(Region.distance(bent, beside)).isEqualTo(2);
+    assertThat(Region.distance(beside, bent)).isEqualTo(2);
+    assertThat(Region.distance(bent, List.of(new Point(3, 2), new Point(5, 2)))).isZero();
+    assertThat(Region.distance(List.of(new Point(7, 8)), bent)).isEqualTo(5);
+    assertThat(Region.distance(List.of(new Point(1, 1)), List.of(new Point(4, 5)))).isEqualTo(5);
+    Region box = Region.box(0, 1, 0, 1);
+    assertThat(box.holds(new Point(1, 0.5))).as("on its edge").isTrue();
+    assertThat(box.holds(new Point(1.000001, 0.5))).isFalse();
+  }
+
   @Test
   void distancesAndPieces() {
     Region two = Region.box(0, 1, 0, 1).plus(Region.box(3, 6, 0, 1));

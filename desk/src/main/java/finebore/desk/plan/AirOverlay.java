@@ -98,10 +98,9 @@ final class AirOverlay {
     }
   }
 
-  /** Calls whenever another lift of any plan has been solved, or air is shown or not. */
+  /** Calls whenever another lift of any plan has been solved. */
   void whenSolved(Runnable redraw) {
     watch.news().addListener((o, was, is) -> redraw.run());
-    layer.addListener((o, was, is) -> redraw.run());
   }
 
   private void ask() {

@@ -38,6 +38,14 @@ final class VariantsPane extends HBox {
             follow();
           }
         });
+    air.layerProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (getScene() != null) {
+                ask();
+                follow();
+              }
+            });
   }
 
   void show(SeatView work) {
@@ -59,7 +67,13 @@ final class VariantsPane extends HBox {
       more.getStyleClass().addAll("muted", "small");
       getChildren().add(more);
     }
+    ask();
     follow();
+  }
+
+  /** Has them solved; the plan itself is asked for by the strip. */
+  private void ask() {
+    air.alsoAsk(cards.stream().filter(c -> !c.isPlan()).map(VariantCard::study).toList());
   }
 
   private static int faults(SeatView work, Plan plan) {
@@ -71,8 +85,6 @@ final class VariantsPane extends HBox {
 
   /** Follows what has been solved. */
   private void follow() {
-    // The plan itself is asked for by the strip.
-    air.alsoAsk(cards.stream().filter(c -> !c.isPlan()).map(VariantCard::study).toList());
     List<SolvedChange> solved = cards.stream().map(c -> air.known(c.study())).toList();
     List<Optional<FlowChange>> changes = new ArrayList<>();
     double reach = 0;

@@ -179,9 +179,12 @@ public final class AirWatch {
     return plan.solved(this::kept);
   }
 
+  /** What is in the store is looked up there once. */
   private SolvedArea kept(AirQuestion question) {
-    SolvedArea area = areas.get(question);
-    return area != null ? area : store.orElseThrow().solved(question).orElse(SolvedArea.NONE);
+    if (!areas.containsKey(question)) {
+      store.orElseThrow().solved(question).ifPresent(area -> areas.put(question, area));
+    }
+    return areas.getOrDefault(question, SolvedArea.NONE);
   }
 
   /** Whether nothing that was asked for is still on its way. */
