@@ -10,8 +10,8 @@ import java.util.function.DoubleUnaryOperator;
  * most likely its flows were taken in the wrong unit. It is asked about, never put right silently.
  *
  * @param ratio middle of what was read over what was expected
- * @param read the unit the flows were most likely taken in
- * @param meant the unit they were most likely written in
+ * @param read the unit that the factor looks as if the flows had been taken in, whatever they were
+ * @param meant the unit that they would then have been written in
  */
 public record UnitMixUp(double ratio, Unit read, Unit meant) {
 
