@@ -74,7 +74,7 @@ class AirTest {
 
   private void waitFor(FxRobot robot, String words) throws TimeoutException {
     WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> said(robot).contains(words));
-    WaitForAsyncUtils.waitForFxEvents();
+    desk.settle();
   }
 
   @Test

@@ -69,7 +69,7 @@ class BenchWindowTest {
 
   private void await(Callable<Boolean> condition) throws TimeoutException {
     WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, condition);
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
   }
 
   private void awaitRest() throws TimeoutException {
@@ -124,7 +124,7 @@ class BenchWindowTest {
         });
     hold.letGo();
     hold.awaitEnd();
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
     assertThat(job()).isEqualTo(other);
     assertThat(bench().isRunning()).isFalse();
     assertThat(desk.text("#bench-says")).isEqualTo("The bench stands still.");
@@ -180,7 +180,7 @@ class BenchWindowTest {
     assertThat(bench().unfinished(gone)).isPresent();
     desk.runFx(() -> desk.window.prove().state().edit(book -> book.without(gone.id())));
     desk.press(KeyCode.CONTROL, KeyCode.T).release(KeyCode.T, KeyCode.CONTROL);
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
     FlowTest fresh = job().bench().tests().getLast();
     assertThat(fresh.id()).isEqualTo(gone.id());
     assertThat(bench().unfinished(fresh)).isEmpty();
@@ -281,7 +281,7 @@ class BenchWindowTest {
     desk.write("not yet");
     desk.runFx(() -> ((Stage) desk.window.scene().getWindow()).setWidth(1020));
     desk.settle();
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
     assertThat(desk.focused()).isEqualTo("test-5-500");
     assertThat(desk.text("#test-5-500")).isEqualTo("not yet");
     assertThat(value(5, 0.5)).isPositive();
@@ -312,12 +312,12 @@ class BenchWindowTest {
     Path out = home.resolve("out.csv");
     desk.picks.table = Optional.of(out);
     desk.press(KeyCode.CONTROL, KeyCode.E).release(KeyCode.E, KeyCode.CONTROL);
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
     assertThat(desk.said()).contains("out.csv");
     assertThat(Files.readAllLines(out)).hasSizeGreaterThan(100);
     desk.picks.table = Optional.of(home.resolve("no such folder").resolve("out.csv"));
     desk.press(KeyCode.CONTROL, KeyCode.E).release(KeyCode.E, KeyCode.CONTROL);
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
     assertThat(desk.said()).contains("its folder does not exist");
   }
 
@@ -350,7 +350,7 @@ class BenchWindowTest {
     for (int k = 0; k < 5; k++) {
       desk.press(KeyCode.CONTROL, KeyCode.PLUS).release(KeyCode.PLUS, KeyCode.CONTROL);
     }
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
     desk.settle();
     assertThat(desk.isShown("#test-head-5")).isTrue();
     double cut =

@@ -10,10 +10,6 @@ import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
 import java.nio.file.Path;
 import java.util.Optional;
-import java.util.concurrent.Callable;
-import java.util.concurrent.ExecutionException;
-import java.util.concurrent.FutureTask;
-import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.control.Button;
@@ -23,11 +19,9 @@ import javafx.scene.image.PixelReader;
 import javafx.scene.image.WritableImage;
 import javafx.scene.layout.Region;
 import javafx.stage.Stage;
-import org.testfx.api.FxRobot;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** The window on the demo job, with hands. */
-final class DeskRobot extends FxRobot {
+final class DeskRobot extends QuickRobot {
 
   final JobSession session;
   final MainWindow window;
@@ -143,29 +137,8 @@ final class DeskRobot extends FxRobot {
 
   /** Ends what still writes, so that the folder may go. */
   void leave() {
-    WaitForAsyncUtils.waitForFxEvents(2);
+    settle();
     recovery.close();
-  }
-
-  /** Runs on the window's thread and waits for what follows. */
-  <T> T onFx(Callable<T> work) {
-    FutureTask<T> task = new FutureTask<>(work);
-    Platform.runLater(task);
-    try {
-      T value = task.get();
-      WaitForAsyncUtils.waitForFxEvents(2);
-      return value;
-    } catch (InterruptedException | ExecutionException e) {
-      throw new AssertionError(e);
-    }
-  }
-
-  void runFx(Runnable work) {
-    onFx(
-        () -> {
-          work.run();
-          return null;
-        });
   }
 
   String text(String id) {
@@ -187,15 +160,6 @@ final class DeskRobot extends FxRobot {
       }
     }
     return node.getScene() != null;
-  }
-
-  /** Lays everything out now instead of at the next frame. */
-  void settle() {
-    runFx(
-        () -> {
-          window.scene().getRoot().applyCss();
-          window.scene().getRoot().layout();
-        });
   }
 
   /** A print of what a drawing shows, to tell whether it changed. */
@@ -248,7 +212,7 @@ final class DeskRobot extends FxRobot {
         });
     write(typed);
     type(javafx.scene.input.KeyCode.ENTER);
-    WaitForAsyncUtils.waitForFxEvents(2);
+    settle();
   }
 
   /** Chooses what reads so. */
@@ -270,12 +234,12 @@ final class DeskRobot extends FxRobot {
     press(javafx.scene.input.KeyCode.CONTROL)
         .type(digit)
         .release(javafx.scene.input.KeyCode.CONTROL);
-    WaitForAsyncUtils.waitForFxEvents(2);
+    settle();
   }
 
   /** What is said to the hand that types. */
   String said() {
-    WaitForAsyncUtils.waitForFxEvents(2);
+    settle();
     return session.messages().said().get().text();
   }
 

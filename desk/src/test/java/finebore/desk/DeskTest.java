@@ -21,7 +21,6 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** The real window, driven by mouse and keys. */
 @ExtendWith(ApplicationExtension.class)
@@ -65,7 +64,7 @@ class DeskTest {
       desk.moveTo(from.getX() + dx * k / 8, from.getY() + dy * k / 8);
     }
     desk.release(MouseButton.PRIMARY);
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
   }
 
   @Test
@@ -149,10 +148,10 @@ class DeskTest {
     Point2D from = grip("throat");
     desk.moveTo(from.getX(), from.getY()).press(MouseButton.PRIMARY);
     desk.moveTo(from.getX() - 60, from.getY());
-    WaitForAsyncUtils.waitForFxEvents();
+    desk.settle();
     assertThat(planned().seat().throatDiameterMm()).isLessThan(before - 2);
     desk.moveTo(from.getX() - 6, from.getY());
-    WaitForAsyncUtils.waitForFxEvents();
+    desk.settle();
     desk.release(MouseButton.PRIMARY);
     assertThat(planned().seat().throatDiameterMm()).isBetween(before - 1, before - 0.05);
   }

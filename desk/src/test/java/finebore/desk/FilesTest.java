@@ -182,13 +182,13 @@ class FilesTest {
     Files.writeString(home, "in the way");
     desk.enter("field-cut-2-width", "1.34");
     assertThat(desk.recovery.settle()).isFalse();
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
     assertThat(desk.isShown("#unguarded")).isTrue();
     Files.delete(home);
     Files.move(moved, home);
     desk.enter("field-cut-2-width", "1.36");
     assertThat(desk.recovery.settle()).isTrue();
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
     assertThat(desk.isShown("#unguarded")).isFalse();
   }
 

@@ -108,7 +108,7 @@ class MachineTest {
         });
     desk.write(text);
     desk.type(KeyCode.ENTER);
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
   }
 
   /** Lays the gauge on whatever is due, types what the plan does not say, and ends the step. */
@@ -206,7 +206,7 @@ class MachineTest {
     assertThat(desk.text("#cut-message")).contains("is far from");
     assertThat(job().log().value(seat, ReadBack.THROAT)).isEmpty();
     desk.type(KeyCode.ENTER);
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
     assertThat(job().log().value(seat, ReadBack.THROAT)).hasValue(38.9);
   }
 
@@ -220,7 +220,7 @@ class MachineTest {
     assertThat(desk.said()).contains("0.05 mm is far from 1.29 mm", "in the other unit");
     assertThat(job().log().value(seat, ReadBack.RING_WIDTH_12)).isEmpty();
     desk.type(KeyCode.ENTER);
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
     assertThat(job().log().value(seat, ReadBack.RING_WIDTH_12)).hasValue(0.05);
   }
 
@@ -234,7 +234,7 @@ class MachineTest {
     double wanted = step.target(ReadBack.THROAT).orElseThrow().wanted().orElseThrow();
     desk.runFx(() -> key("#cut-unit-key").fire());
     desk.press("#cut-press");
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
     assertThat(job().log().value(step.seat().label(), ReadBack.THROAT).orElseThrow())
         .isCloseTo(wanted, within(0.1));
     desk.runFx(() -> key("#cut-unit-key").fire());
@@ -254,20 +254,20 @@ class MachineTest {
     desk.goTo(KeyCode.DIGIT3);
     RunStep first = current();
     desk.press("#cut-press");
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
     desk.runFx(() -> desk.lookup("#cut-done").query().requestFocus());
     desk.type(KeyCode.ENTER);
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
     assertThat(job().log().lastOf(first.id()).map(WorkEntry::kind)).contains(Kind.DONE);
     assertThat(desk.text("#cut-where")).startsWith("Step 2 of");
     desk.type(KeyCode.DIVIDE);
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
     assertThat(desk.text("#cut-where")).startsWith("Step 1 of");
     desk.type(KeyCode.MULTIPLY);
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
     desk.write("guide is loose");
     desk.type(KeyCode.ENTER);
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
     assertThat(StepState.of(job(), first)).isEqualTo(StepState.PROBLEM);
     assertThat(desk.text("#cut-state")).contains("guide is loose");
     // Leaving and coming back ends at the same step.
@@ -333,7 +333,7 @@ class MachineTest {
     desk.press("#seal-dry");
     WaitForAsyncUtils.waitFor(
         60, TimeUnit.SECONDS, () -> job().log().value(seat, ReadBack.FALL_DRY).isPresent());
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
     assertThat(job().log().value(seat, ReadBack.AMBIENT)).hasValue(100_600);
     assertThat(desk.text("#seal-verdict")).isNotEqualTo("Not tested");
     // By hand, at another seat: its own verdict, and none for the others.

@@ -67,7 +67,7 @@ class ProveTest {
 
   private void prove() {
     desk.goTo(KeyCode.DIGIT4);
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
     assertThat(desk.isShown("#prove-station")).isTrue();
   }
 
@@ -86,7 +86,7 @@ class ProveTest {
 
   private void await(java.util.concurrent.Callable<Boolean> condition) throws TimeoutException {
     WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, condition);
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
   }
 
   private void empty(String field) {
@@ -97,12 +97,12 @@ class ProveTest {
           text.selectAll();
         });
     desk.type(KeyCode.DELETE).type(KeyCode.ENTER);
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
   }
 
   private FlowTest newTest() {
     desk.press(KeyCode.CONTROL, KeyCode.T).release(KeyCode.T, KeyCode.CONTROL);
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
     return job().bench().tests().getLast();
   }
 
@@ -115,7 +115,7 @@ class ProveTest {
     focus(cell(fresh.id(), 0.5));
     desk.write("4.3").type(KeyCode.ENTER).write("8.9; 9.1").type(KeyCode.ENTER);
     desk.write("48 cfm").type(KeyCode.DOWN).write("61.5 % 3").type(KeyCode.ENTER);
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
     FlowTest typed = job().bench().tests().getLast();
     assertThat(typed.lifts()).hasSize(4);
     assertThat(typed.at(0.5).orElseThrow().readings()).containsExactly(BenchReading.flow(0.0043));
@@ -155,7 +155,7 @@ class ProveTest {
     TextField cell = cell(fresh.id(), 2);
     focus(cell);
     desk.write("lots").type(KeyCode.ENTER);
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
     assertThat(desk.said())
         .contains("Cannot read \"lots\"; expected a flow such as 120 cfm or 56.6 l/s");
     assertThat(cell.getText()).isEqualTo("lots");
@@ -197,7 +197,7 @@ class ProveTest {
     Files.writeString(table, "h,Q,noise\n1,8.9,\ntwo,17,\n3,25.4,yes\n4,,\n");
     desk.picks.table = Optional.of(table);
     desk.press(KeyCode.CONTROL, KeyCode.I).release(KeyCode.I, KeyCode.CONTROL);
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
     assertThat(desk.isShown("#import-pane")).isTrue();
     assertThat(desk.text("#import-outcome")).contains("what does it hold?");
     assertThat(desk.<Button>lookup("#import-take").query().isDisabled()).isTrue();

@@ -43,7 +43,6 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
-import org.testfx.util.WaitForAsyncUtils;
 
 /**
  * The settings of every kind of operation, and the figures of a head, typed as a machinist does.
@@ -172,7 +171,7 @@ class SettingsTest {
     desk.enter("field-ringHeightMm", "9.5");
     desk.enter("field-ringFitMm", "0.12");
     desk.clickOn("#field-ringMaterial-text").write("sintered").type(KeyCode.ENTER);
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
     assertThat(((FitRing) operation()).ring())
         .isEqualTo(new Ring(45, 34, 17, 9.5, 0.12, "sintered"));
     assertThat(desk.text("#operation-1-outcome")).contains("puts in");
@@ -244,7 +243,7 @@ class SettingsTest {
                     j.withHead(
                         j.head().withReading("I1", Measure.RING_OUTSIDE, OptionalDouble.of(44)))));
     desk.clickOn("#found-ring-material").write("bronze").type(KeyCode.ENTER);
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
     assertThat(desk.session.job().head().readingsOf("I1").ringMaterial()).isEqualTo("bronze");
   }
 

@@ -67,7 +67,7 @@ class StationsTest {
         });
     desk.write(typed);
     desk.type(KeyCode.ENTER);
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
   }
 
   @Test
@@ -170,7 +170,7 @@ class StationsTest {
     assertThat(desk.onFx(() -> which().getValue().seat())).isEqualTo("E1");
     assertThat(desk.lookup("#overrule").query().isDisabled()).isTrue();
     desk.clickOn("#overrule-reason").write("one seat is to be hand lapped").type(KeyCode.ENTER);
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
     assertThat(plan().overrules().getFirst().reason()).isEqualTo("one seat is to be hand lapped");
     // It speaks for E1 alone: E2 still stands in the way.
     assertThat(plan().overrules()).hasSize(1);
@@ -350,11 +350,11 @@ class StationsTest {
     assertThat(desk.print("#room")).isNotEqualTo(print);
     desk.runFx(() -> desk.lookup("#room").query().requestFocus());
     desk.type(KeyCode.RIGHT);
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
     assertThat(desk.text("#room-text")).contains("At 7:40");
     desk.runFx(() -> desk.lookup("#section").query().requestFocus());
     desk.type(KeyCode.R);
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
     assertThat(desk.isShown("#room")).isFalse();
     assertThat(desk.text("#room-text")).isEmpty();
   }
@@ -366,7 +366,7 @@ class StationsTest {
         () -> desk.session.load(JobDocument.fresh(JobFile.demo("dolerite-2.0")), Optional.empty()));
     desk.goTo(KeyCode.DIGIT1);
     desk.runFx(() -> ((ToggleButton) desk.lookup("#show-chamber").query()).fire());
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
     assertThat(desk.isShown("#chamber")).isTrue();
     assertThat(desk.isShown("#head-plan")).isFalse();
     String before = desk.text("#chamber-text");
@@ -380,7 +380,7 @@ class StationsTest {
         });
     desk.write("1.9");
     desk.type(KeyCode.ENTER);
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
     assertThat(desk.session.job().head().readingsOf("I1a").value(Measure.WALL_730)).hasValue(1.9);
     assertThat(desk.text("#chamber-text")).isNotEqualTo(before);
     assertThat(desk.print("#chamber")).isNotEqualTo(print);

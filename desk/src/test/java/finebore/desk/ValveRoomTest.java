@@ -155,7 +155,7 @@ class ValveRoomTest {
   void sizesSayWhatFitsAndAValveOfTheShelfIsTriedAndPutBack() throws Exception {
     desk.runFx(() -> desk.lookup("#section").query().requestFocus());
     desk.type(KeyCode.V);
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
     assertThat(desk.isShown("#sizes")).isTrue();
     sized();
     assertThat(desk.isShown("#section")).isFalse();
@@ -289,13 +289,13 @@ class ValveRoomTest {
     }
     assertThat(desk.text("#outline-text")).contains("4 so far");
     desk.type(KeyCode.BACK_SPACE);
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
     assertThat(desk.text("#outline-text")).contains("3 so far");
     clickOnPhotograph(-0.3, 0.2);
     // Another cylinder's seat is looked at meanwhile; the photograph stays the first one's.
     desk.runFx(() -> desk.session.select(job().engine().seats().getLast()));
     desk.type(KeyCode.ENTER);
-    WaitForAsyncUtils.waitForFxEvents(2);
+    desk.settle();
     assertThat(job().head().chambers()).hasSize(1);
     ChamberOutline outline = job().head().chamber(1).orElseThrow();
     // 0.8 of the side is the bore of 86, so 0.6 by 0.4 of it is 64.5 by 43.

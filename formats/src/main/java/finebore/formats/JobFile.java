@@ -10,8 +10,10 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ConcurrentHashMap;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.StreamReadFeature;
 import tools.jackson.core.TokenStreamLocation;
@@ -41,6 +43,8 @@ public final class JobFile {
 
   /** Larger than any real job by far; a file beyond it is not one. */
   private static final long MAX_BYTES = 64L << 20;
+
+  private static final Map<String, Job> DEMOS = new ConcurrentHashMap<>();
 
   private static final JsonMapper MAPPER =
       JsonMapper.builder(
@@ -195,8 +199,12 @@ public final class JobFile {
     return demo(demoNames().getFirst());
   }
 
-  /** A demo job by its name. */
+  /** A demo job by its name, read once. */
   public static Job demo(String demo) {
+    return DEMOS.computeIfAbsent(demo, JobFile::readDemo);
+  }
+
+  private static Job readDemo(String demo) {
     String name = "demo/" + demo + EXTENSION;
     try (InputStream in = JobFile.class.getResourceAsStream(name)) {
       return parse(new String(in.readAllBytes(), StandardCharsets.UTF_8), name).job();
