@@ -6,10 +6,6 @@ import finebore.section.Point;
 import finebore.section.Profile;
 import finebore.section.Surface;
 import finebore.section.Surface.Part;
-import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.List;
-import java.util.Optional;
 
 /**
  * The gate: the smallest conical frustum between the metal of the head and the lifted valve.
@@ -38,9 +34,6 @@ public record Gate(
     int valveSegment,
     Place metalPlace,
     Place valvePlace) {
-
-  /** The rim of a valve head: the outer fifth of its radius, which holds face and back cuts. */
-  private static final double RIM = 0.8;
 
   /** Distance between its edges, mm. */
   public double gapMm() {
@@ -71,83 +64,6 @@ public record Gate(
       for (int v = 0; v < valve.segmentCount(); v++) {
         search.pair(m, v);
       }
-    }
-    return search.best();
-  }
-
-  /**
-   * The gates at the seat alone that are nearly the smallest: between the sealing cut and those
-   * above it, and the rim of the valve head. Lower cuts, chamber, throat and stem are left out, so
-   * they tell where the stream is heading as it passes the seat. Each stretch against each gives
-   * one; where two lie at the same place, one is kept.
-   *
-   * @param within how much larger than the smallest the others may be, as a share
-   * @return the smallest first; the smallest of all where no such cut shows
-   */
-  static List<Gate> curtainsBetween(Profile metal, int sealing, Profile valve, double within) {
-    double headR = valve.points().stream().mapToDouble(Point::r).max().orElseThrow();
-    Profile rim = valve.outside(RIM * headR);
-    List<Search> all = new ArrayList<>();
-    for (int m = 0; m < metal.segmentCount(); m++) {
-      Surface surface = metal.surfaces().get(m);
-      boolean ofSeat = surface.part() == Part.CUT && surface.index() <= sealing;
-      for (int v = 0; v < rim.segmentCount() && ofSeat; v++) {
-        Search search = new Search(metal, rim);
-        search.pair(m, v);
-        all.add(search);
-      }
-    }
-    if (all.isEmpty()) {
-      return List.of(between(metal, valve));
-    }
-    all.sort(Comparator.comparingDouble(s -> s.bestArea));
-    List<Gate> near = new ArrayList<>();
-    for (Search search : all) {
-      if (search.bestArea > (1 + within) * all.getFirst().bestArea) {
-        break;
-      }
-      Gate gate = search.best();
-      Optional<Gate> same = near.stream().filter(g -> g.isAt(gate)).findFirst();
-      if (same.isEmpty()) {
-        near.add(gate);
-      } else if (metal.length(gate.metalSegment) > metal.length(same.get().metalSegment)) {
-        near.set(near.indexOf(same.get()), gate);
-      }
-    }
-    return near;
-  }
-
-  private boolean isAt(Gate other) {
-    return onMetal.distanceTo(other.onMetal) < 1e-9 && onValve.distanceTo(other.onValve) < 1e-9;
-  }
-
-  /**
-   * The gate between valve head and what lies below the sealing cut, down to the end of the throat.
-   */
-  static Gate lipBetween(Profile metal, int sealing, Profile valve) {
-    Search search = new Search(metal, valve);
-    for (int m = 0; m < metal.segmentCount(); m++) {
-      Surface surface = metal.surfaces().get(m);
-      boolean lower = surface.part() == Part.CUT && surface.index() > sealing;
-      boolean port =
-          surface.part() == Part.SHOULDER
-              || surface.part() == Part.THROAT
-              || surface.part() == Part.BOWL;
-      for (int v = 0; v < valve.segmentCount(); v++) {
-        if ((lower || port) && valve.surfaces().get(v).part() != Part.STEM) {
-          search.pair(m, v);
-        }
-      }
-    }
-    // A wall cut away to where nothing of the throat is left has no lip.
-    return search.isEmpty() ? between(metal, valve) : search.best();
-  }
-
-  /** The smallest frustum between one stretch of the metal and the valve. */
-  static Gate overStretch(Profile metal, int segment, Profile valve) {
-    Search search = new Search(metal, valve);
-    for (int v = 0; v < valve.segmentCount(); v++) {
-      search.pair(segment, v);
     }
     return search.best();
   }
@@ -256,10 +172,6 @@ public record Gate(
       }
     }
 
-    boolean isEmpty() {
-      return Double.isInfinite(bestArea);
-    }
-
     Gate best() {
       return new Gate(
           bestArea,
@@ -288,8 +200,7 @@ public record Gate(
       if (there.part() == Part.THROAT) {
         return Place.on(there);
       }
-      return Place.between(
-          Place.Kind.EDGE, beside < segment ? there : here, beside < segment ? here : there);
+      return Place.edge(beside < segment ? there : here, beside < segment ? here : there);
     }
   }
 }

@@ -19,31 +19,17 @@ public record Place(Kind kind, Surface first, Surface second) {
     ON,
     /** On the edge between two. */
     EDGE,
-    /** Where the stream turns from one to the other. */
-    TURN,
     /** Between a surface of the head and one of the valve. */
-    GAP,
-    /** Past the whole wall, in the port. */
-    BEHIND
+    GAP
   }
 
   public static Place on(Surface surface) {
     return new Place(Kind.ON, surface, surface);
   }
 
-  /** Between two surfaces, or on the one where they are spoken of alike. */
-  public static Place between(Kind kind, Surface first, Surface second) {
-    return first.soundsLike(second) ? on(second) : new Place(kind, first, second);
-  }
-
-  /** In the port behind a wall that ends with a surface. */
-  public static Place behind(Surface last) {
-    return new Place(Kind.BEHIND, last, last);
-  }
-
-  /** Whether both are spoken of in the same way. */
-  public boolean soundsLike(Place other) {
-    return kind == other.kind && first.soundsLike(other.first) && second.soundsLike(other.second);
+  /** On the edge between two surfaces, or on the one where they are spoken of alike. */
+  public static Place edge(Surface first, Surface second) {
+    return first.soundsLike(second) ? on(second) : new Place(Kind.EDGE, first, second);
   }
 
   /** How it is spoken of. */

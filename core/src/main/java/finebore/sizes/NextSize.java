@@ -12,7 +12,7 @@ import finebore.study.ReadingKind;
 import finebore.study.SeatFit;
 import finebore.valve.Pairing;
 import finebore.valve.Valve;
-import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -22,15 +22,15 @@ import java.util.Optional;
  * @param sameThroat against the plan, with its throat; empty where it cannot be made
  * @param throatMm the throat that the practice allows under it
  * @param thatThroat against the plan, with that throat; empty likewise
- * @param holdsBack what costs most at the cam's lift with the planned throat, past the speed that
- *     the air needs to pass the gate at all
+ * @param holdsBack what holds the air up at the cam's lift with the planned throat; empty where it
+ *     cannot be made
  */
 public record NextSize(
     double headMm,
     Optional<FlowChange> sameThroat,
     double throatMm,
     Optional<FlowChange> thatThroat,
-    Optional<Loss> holdsBack) {
+    List<Loss> holdsBack) {
 
   /** A gain over the cam smaller than this is none, as a share. */
   public static final double NOTHING = 0.01;
@@ -73,11 +73,10 @@ public record NextSize(
             allowed,
             that.flatMap(fit -> change(study, curve.get(), fit, setting)),
             same.filter(fit -> fit.seated().isPresent())
-                .flatMap(
-                    fit ->
-                        holdsBack(
-                            fit.lossesAt(
-                                job.group(study.place().port()).cam().maxLiftMm(), setting)))));
+                .map(
+                    fit -> fit.lossesAt(job.group(study.place().port()).cam().maxLiftMm(), setting))
+                .map(Losses::parts)
+                .orElse(List.of())));
   }
 
   private static Optional<Double> none() {
@@ -96,12 +95,6 @@ public record NextSize(
                     job.test().bands(),
                     study.plan().wanted().valve().headDiameterMm(),
                     job.group(study.place().port()).cam()));
-  }
-
-  private static Optional<Loss> holdsBack(Losses losses) {
-    return losses.parts().stream()
-        .filter(l -> l.cause() != Loss.Cause.GATE && l.cause() != Loss.Cause.RECOVERY)
-        .max(Comparator.comparingDouble(Loss::share));
   }
 
   /** Whether the bigger head gives nothing while the throat stays. */

@@ -5,7 +5,6 @@ import finebore.flow.EffectiveArea;
 import finebore.flow.FlowCurve;
 import finebore.flow.Gate;
 import finebore.flow.LiftPoint;
-import finebore.flow.LossCoefficients;
 import finebore.flow.Losses;
 import finebore.flow.Sectors;
 import finebore.flow.TestConditions;
@@ -79,7 +78,7 @@ public record SeatFit(Pairing pairing, SeatSection seat, ValveSection valve, Sea
     return Losses.at(seat.profile(), valveAt(liftMm), lossesIn(setting, liftMm));
   }
 
-  /** Gate and effective area alone at a lift above 0: sooner there than all losses. */
+  /** Gate and effective area alone at a lift above 0. */
   public EffectiveArea areaAt(double liftMm, FlowSetting setting) {
     return Losses.areaAt(seat.profile(), valveAt(liftMm), lossesIn(setting, liftMm));
   }
@@ -97,10 +96,8 @@ public record SeatFit(Pairing pairing, SeatSection seat, ValveSection valve, Sea
   private Losses.Setting lossesIn(FlowSetting setting, double liftMm) {
     return new Losses.Setting(
         pairing.seat().sealing(),
-        throatAreaMm2(),
         setting.portAreaMm2().orElse(throatAreaMm2()),
         setting.direction(),
-        LossCoefficients.FITTED,
         Sectors.BENT_PORT,
         setting.calibration(),
         gate -> shroud(gate, liftMm, setting).map(Shroud::share).orElse(1.0));

@@ -8,6 +8,7 @@ import finebore.Samples;
 import finebore.code.RuleViolation;
 import finebore.finding.Basis;
 import finebore.flow.InSeries;
+import finebore.flow.Loss;
 import finebore.found.Measure;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.HeadLayout;
@@ -135,7 +136,9 @@ class SizesTest {
     // Where the lift is high the throat counts.
     assertThat(next.thatThroat().orElseThrow().steps().getLast().share())
         .isGreaterThan(next.sameThroat().orElseThrow().steps().getLast().share());
-    assertThat(next.holdsBack()).isPresent();
+    assertThat(next.holdsBack())
+        .extracting(Loss::cause)
+        .containsExactly(Loss.Cause.SEAT, Loss.Cause.PORT);
     NextSize none = NextSize.of(Samples.planned(JOB), PRACTICE, 42).orElseThrow();
     assertThat(none.sameThroat().orElseThrow().camMeanShare()).isZero();
     assertThat(none.givesNothing()).isTrue();

@@ -292,6 +292,9 @@ class DeskTest {
     desk.runFx(() -> desk.window.plan().section().liftProperty().set(8));
     assertThat(desk.text("#lift-text")).isEqualTo("8.00 mm");
     assertThat(desk.text("#gate-text")).isNotEqualTo(gate);
+    assertThat(desk.text("#loss-text"))
+        .matches(
+            "Resistance: seat and valve \\d+ %, the port \\d+ %, wall beside the valve \\d+ %");
     assertThat(print("#section")).isNotEqualTo(section);
     Node strip = desk.lookup("#lift-strip").query();
     desk.runFx(strip::requestFocus);

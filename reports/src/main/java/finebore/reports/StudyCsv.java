@@ -147,14 +147,7 @@ public final class StudyCsv {
     row(seat, "lift", "curtainCoefficient", lift, p.curtainCoefficient(), "1", "");
     row(seat, "lift", "flow", lift, flowM3s, "m3/s", Spoken.calibrated(facts.confidence(), words));
     for (Loss loss : seat.study().lossesAt(lift).parts()) {
-      row(
-          seat,
-          "loss",
-          loss.cause().code(),
-          lift,
-          loss.share(),
-          "1",
-          words.say(loss.place().message()));
+      row(seat, "loss", loss.cause().code(), lift, loss.share(), "1", words.name(loss.cause()));
     }
   }
 

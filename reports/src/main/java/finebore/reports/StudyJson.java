@@ -161,11 +161,7 @@ public final class StudyJson {
     n.put("flowM3PerS", flowM3s);
     ArrayNode losses = n.putArray("losses");
     for (Loss loss : study.lossesAt(p.liftMm()).parts()) {
-      losses
-          .addObject()
-          .put("cause", loss.cause().code())
-          .put("place", words.say(loss.place().message()))
-          .put("share", loss.share());
+      losses.addObject().put("cause", loss.cause().code()).put("share", loss.share());
     }
   }
 

@@ -5,7 +5,6 @@ import finebore.cutting.Seating;
 import finebore.flow.Bands.Band;
 import finebore.flow.FlowChange;
 import finebore.flow.LiftPoint;
-import finebore.flow.Loss;
 import finebore.flow.Spread;
 import finebore.flow.field.AirChange;
 import finebore.job.Port;
@@ -20,6 +19,7 @@ import finebore.seat.ShownElement;
 import finebore.study.Reading;
 import finebore.study.ReadingKind;
 import finebore.units.Dimension;
+import finebore.words.LossWords;
 import finebore.words.UnitSystem;
 import finebore.words.Words;
 import java.util.ArrayList;
@@ -33,9 +33,6 @@ import java.util.function.Function;
 
 /** A study for reading, in the job's units: what differs between seats stands per seat. */
 public final class StudyText {
-
-  /** A loss of less than this share of the whole is not worth a word. */
-  private static final double WORTH_SAYING = 0.02;
 
   private final StudyFacts facts;
   private final Words words;
@@ -367,22 +364,10 @@ public final class StudyText {
   private void losses(OfSeat seat) {
     title("report.losses");
     for (LiftPoint p : seat.study().curve().orElseThrow().points()) {
-      // A blend is many small corners; they count as the one thing they are.
-      Map<String, Double> shares = new LinkedHashMap<>();
-      for (Loss loss : seat.study().lossesAt(p.liftMm()).parts()) {
-        shares.merge(
-            words.name(loss.cause()) + " (" + words.say(loss.place().message()) + ") ",
-            loss.share(),
-            Double::sum);
-      }
-      List<String> parts = new ArrayList<>();
-      shares.forEach(
-          (what, share) -> {
-            if (Math.abs(share) >= WORTH_SAYING) {
-              parts.add(what + UnitSystem.fixed(100 * share, 0) + " %");
-            }
-          });
-      line("  %8s  %s", units.shortLength(p.liftMm()), String.join("; ", parts));
+      line(
+          "  %8s  %s",
+          units.shortLength(p.liftMm()),
+          LossWords.of(seat.study().lossesAt(p.liftMm()).parts(), words));
     }
   }
 

@@ -3,7 +3,6 @@ package finebore.flow.estimate;
 import finebore.flow.Calibration;
 import finebore.flow.Direction;
 import finebore.flow.EffectiveArea;
-import finebore.flow.LossCoefficients;
 import finebore.flow.Losses;
 import finebore.flow.Sectors;
 import finebore.seat.Cut;
@@ -88,9 +87,7 @@ final class AnyFit {
         new Losses.Setting(
             1,
             fit.throatAreaMm2(),
-            fit.throatAreaMm2(),
             direction,
-            LossCoefficients.FITTED,
             Sectors.EVEN,
             new Calibration(portLoss, 1, java.util.OptionalInt.empty())));
   }

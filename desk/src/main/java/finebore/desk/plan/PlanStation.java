@@ -9,6 +9,7 @@ import finebore.desk.theme.Palette;
 import finebore.flow.Losses;
 import finebore.reports.AirColours.Layer;
 import finebore.units.Dimension;
+import finebore.words.LossWords;
 import finebore.words.UnitSystem;
 import finebore.words.Words;
 import java.util.List;
@@ -55,6 +56,7 @@ public final class PlanStation extends BorderPane {
   private final Label leverText = new Label();
   private final Label title = new Label();
   private final Label gateText = new Label();
+  private final Label lossText = new Label();
   private final Label airText = new Label();
   private final Button saveAir = new Button("\u2913");
   private final MessageLine message;
@@ -86,6 +88,8 @@ public final class PlanStation extends BorderPane {
     title.setId("section-title");
     gateText.setId("gate-text");
     gateText.setMinHeight(Region.USE_PREF_SIZE);
+    lossText.setId("loss-text");
+    lossText.setMinHeight(Region.USE_PREF_SIZE);
     message = new MessageLine("section-message", session.messages());
 
     saveAir.setId("air-save");
@@ -128,6 +132,7 @@ public final class PlanStation extends BorderPane {
     VBox.setVgrow(drawing, Priority.ALWAYS);
 
     gateText.setWrapText(true);
+    lossText.setWrapText(true);
     airText.setId("air-text");
     airText.setWrapText(true);
     section.air().whenNews(this::showAir);
@@ -135,7 +140,7 @@ public final class PlanStation extends BorderPane {
     roomText.setWrapText(true);
     roomText.setMinHeight(Region.USE_PREF_SIZE);
     roomText.managedProperty().bind(roomText.textProperty().isNotEmpty());
-    VBox foot = new VBox(gateText, airText, roomText, message);
+    VBox foot = new VBox(gateText, lossText, airText, roomText, message);
     foot.setStyle("-fx-padding: 3 10 3 10;");
     foot.visibleProperty().bind(showSizes.selectedProperty().not());
     foot.managedProperty().bind(foot.visibleProperty());
@@ -411,6 +416,7 @@ public final class PlanStation extends BorderPane {
     UnitSystem units = work.units();
     Words words = work.words();
     double lift = section.liftProperty().get();
+    lossText.setText("");
     leverText.setText(units.shortLength(lift) + " " + units.length().symbol());
     if (work.shown().seated().isEmpty()) {
       gateText.setText(words.text("gate.fallsThrough"));
@@ -427,6 +433,7 @@ public final class PlanStation extends BorderPane {
               words.say(losses.gate().place().message()),
               "effective",
               words.figure(Dimension.AREA, losses.effectiveAreaMm2())));
+      lossText.setText(words.text("gate.losses", "losses", LossWords.of(losses.parts(), words)));
     }
   }
 }

@@ -6,13 +6,8 @@ import finebore.desk.session.SeatView;
 import finebore.desk.theme.Palette;
 import finebore.desk.theme.Theme;
 import finebore.drawing.Drawing.Box;
-import finebore.flow.Loss;
-import finebore.flow.Losses;
 import finebore.reports.AirColours;
-import finebore.section.Point;
 import finebore.words.UnitSystem;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Optional;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
@@ -22,12 +17,6 @@ import javafx.scene.text.TextAlignment;
 
 /** Draws the section, and over it what holds the air up. */
 final class SectionPainter {
-
-  /** Shares below this are not drawn as beads. */
-  private static final double SMALL_SHARE = 0.012;
-
-  /** Letters that scale bar and legend need beside each other. */
-  private static final double ROOM_FOR_LEGEND = 32;
 
   private final Sheet sheet;
   private final GraphicsContext g;
@@ -62,27 +51,9 @@ final class SectionPainter {
         .paint(work.scene(liftMm).items(window, false));
     axisName();
     if (liftMm > 0 && work.shown().seated().isPresent()) {
-      if (air.isPresent()) {
-        colourScale(air.get());
-        scaleBar();
-        return;
-      }
-      beads(work.shown().lossesAt(liftMm));
-      legend();
+      air.ifPresent(this::colourScale);
     }
     scaleBar();
-  }
-
-  /** Where it does not stand in the scale bar's way. */
-  private void legend() {
-    if (sheet.width() > ROOM_FOR_LEGEND * sheet.text()) {
-      words(
-          work.words().text("section.legend"),
-          sheet.width() - 8,
-          sheet.height() - 10,
-          palette.muted(),
-          TextAlignment.RIGHT);
-    }
   }
 
   /** What the colours of the air mean. */
@@ -111,52 +82,6 @@ final class SectionPainter {
           sheet.height() - 30,
           palette.muted(),
           TextAlignment.LEFT);
-    }
-  }
-
-  /** One bead per place; shares of several causes at the same corner count together. */
-  static List<Bead> beadsOf(Losses losses) {
-    List<Bead> beads = new ArrayList<>();
-    for (Loss loss : losses.parts()) {
-      if (loss.cause() == Loss.Cause.GATE || loss.cause() == Loss.Cause.PORT) {
-        continue;
-      }
-      Bead same =
-          beads.stream().filter(b -> b.at().distanceTo(loss.at()) < 0.05).findFirst().orElse(null);
-      if (same != null) {
-        List<Loss> both = new ArrayList<>(same.losses());
-        both.add(loss);
-        beads.set(beads.indexOf(same), new Bead(same.at(), same.share() + loss.share(), both));
-      } else {
-        beads.add(new Bead(loss.at(), loss.share(), List.of(loss)));
-      }
-    }
-    return beads.stream().filter(b -> Math.abs(b.share()) >= SMALL_SHARE).toList();
-  }
-
-  private void beads(Losses losses) {
-    for (Bead bead : beadsOf(losses)) {
-      double radius = bead.radiusPx();
-      boolean recovers = bead.share() < 0;
-      double x = frame.x(bead.at().r());
-      double y = frame.y(bead.at().z());
-      Color colour = recovers ? palette.green() : palette.vermilion();
-      g.setFill(colour.deriveColor(0, 1, 1, 0.32));
-      g.fillOval(x - radius, y - radius, 2 * radius, 2 * radius);
-      g.setStroke(colour);
-      g.setLineWidth(1.4);
-      g.strokeOval(x - radius, y - radius, 2 * radius, 2 * radius);
-      if (Math.abs(bead.share()) >= 0.03) {
-        String label = (recovers ? "−" : "") + Math.round(100 * Math.abs(bead.share())) + " %";
-        tag(label, x - radius - 4, y + radius + 4, colour);
-      }
-    }
-  }
-
-  /** A place where pressure is lost, or won back below 0, and what takes it there. */
-  record Bead(Point at, double share, List<Loss> losses) {
-    double radiusPx() {
-      return 3 + 26 * Math.sqrt(Math.abs(share));
     }
   }
 

@@ -10,12 +10,9 @@ import finebore.reports.AirColours.Layer;
 import finebore.seat.Seat;
 import finebore.section.Point;
 import finebore.valve.Pairing;
-import finebore.words.UnitSystem;
-import finebore.words.Words;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
-import java.util.stream.Collectors;
 import javafx.animation.AnimationTimer;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.SimpleDoubleProperty;
@@ -298,7 +295,7 @@ public final class SectionView extends DrawnRegion {
     }
   }
 
-  /** What takes pressure at the bead under the pointer. */
+  /** What the air does under the pointer, where it is shown. */
   private String explain(double x, double y) {
     SeatView work = session.work().get();
     if (lift.get() <= 0 || work.shown().seated().isEmpty()) {
@@ -307,25 +304,7 @@ public final class SectionView extends DrawnRegion {
     if (air.isShown()) {
       return air.probe(new Point(frame.r(x), frame.z(y))).orElse(session.say("section.name"));
     }
-    Words words = work.words();
-    return SectionPainter.beadsOf(work.shown().lossesAt(lift.get())).stream()
-        .filter(b -> Math.hypot(frame.x(b.at().r()) - x, frame.y(b.at().z()) - y) <= b.radiusPx())
-        .min(java.util.Comparator.comparingDouble(SectionPainter.Bead::radiusPx))
-        .map(
-            b ->
-                b.losses().stream()
-                    .map(
-                        loss ->
-                            words.text(
-                                "section.bead",
-                                "share",
-                                UnitSystem.fixed(100 * loss.share(), 1),
-                                "cause",
-                                words.label(loss.cause()),
-                                "place",
-                                words.say(loss.place().message())))
-                    .collect(Collectors.joining("\n")))
-        .orElse(session.say("section.name"));
+    return session.say("section.name");
   }
 
   private void clicked(MouseEvent e) {

@@ -6,7 +6,6 @@ import finebore.desk.session.JobSession;
 import finebore.desk.session.Latest;
 import finebore.desk.session.SeatView;
 import finebore.desk.theme.Palette;
-import finebore.flow.Loss;
 import finebore.job.Job;
 import finebore.job.Port;
 import finebore.machine.Quote;
@@ -24,6 +23,7 @@ import finebore.sizes.SizeRoom.Largest;
 import finebore.sizes.SizeStudy;
 import finebore.sizes.SizeStudy.OnShelf;
 import finebore.units.Dimension;
+import finebore.words.LossWords;
 import finebore.words.UnitSystem;
 import finebore.words.Words;
 import java.util.ArrayList;
@@ -258,17 +258,10 @@ final class SizesPane extends HBox {
     if (next.givesNothing()) {
       parts.add(words.text("sizes.nothing"));
     }
-    next.holdsBack().ifPresent(l -> parts.add(holdsBack(words, l)));
+    if (!next.holdsBack().isEmpty()) {
+      parts.add(words.text("sizes.holdsBack", "parts", LossWords.of(next.holdsBack(), words)));
+    }
     return String.join(" ", parts);
-  }
-
-  private static String holdsBack(Words words, Loss loss) {
-    return words.text(
-        "sizes.holdsBack",
-        "cause",
-        words.label(loss.cause()),
-        "share",
-        UnitSystem.fixed(100 * loss.share(), 0));
   }
 
   /** What it costs to make one old valve of the kind good. */
