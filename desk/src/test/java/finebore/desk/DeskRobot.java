@@ -8,13 +8,17 @@ import finebore.desk.shell.MainWindow;
 import finebore.desk.theme.Theme;
 import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
+import finebore.formats.RackFile;
 import java.nio.file.Path;
 import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.Menu;
+import javafx.scene.control.MenuButton;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.image.PixelReader;
 import javafx.scene.image.WritableImage;
 import javafx.scene.layout.Region;
@@ -126,13 +130,30 @@ final class DeskRobot extends QuickRobot {
   DeskRobot again(Stage stage) {
     window.scene().getRoot().requestFocus();
     picks.asked = 0;
+    session.useRack(RackFile.shipped());
     session.load(JobDocument.fresh(JobFile.demo()), Optional.empty());
     window.plan().section().liftProperty().set(3);
     window.plan().section().fit();
+    if (!session.language().tag().equals("en")) {
+      speak("en");
+    }
     window.show("plan");
     stage.show();
-    ((javafx.scene.control.ToggleButton) window.scene().lookup("#show-operations")).fire();
+    ((ToggleButton) window.scene().lookup("#show-operations")).fire();
+    ((ToggleButton) window.scene().lookup("#below-findings")).fire();
     return this;
+  }
+
+  /** Chooses a language in the menu, on the window's thread. */
+  void speak(String tag) {
+    ((MenuButton) window.scene().lookup("#job-menu"))
+        .getItems().stream()
+            .filter(i -> "menu-language".equals(i.getId()))
+            .flatMap(i -> ((Menu) i).getItems().stream())
+            .filter(i -> ("language-" + tag).equals(i.getId()))
+            .findFirst()
+            .orElseThrow()
+            .fire();
   }
 
   /** Ends what still writes, so that the folder may go. */

@@ -25,7 +25,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
-import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -37,17 +37,17 @@ import org.testfx.util.WaitForAsyncUtils;
 @ExtendWith(ApplicationExtension.class)
 class StationsTest {
 
-  @TempDir private Path home;
-  private DeskRobot desk;
+  @TempDir private static Path home;
+  private static DeskRobot desk;
 
-  @AfterEach
-  void leave() {
+  @AfterAll
+  static void leave() {
     desk.leave();
   }
 
   @Start
   private void start(Stage stage) {
-    desk = new DeskRobot(stage, home);
+    desk = desk == null ? new DeskRobot(stage, home) : desk.again(stage);
   }
 
   private ComboBox<Finding> which() {
@@ -301,16 +301,7 @@ class StationsTest {
     desk.clickOn("#show-planned");
     desk.enter("field-cut-2-width", "1.3");
     var job = desk.session.job();
-    desk.runFx(
-        () ->
-            ((javafx.scene.control.MenuButton) desk.lookup("#job-menu").query())
-                .getItems().stream()
-                    .filter(i -> "menu-language".equals(i.getId()))
-                    .flatMap(i -> ((javafx.scene.control.Menu) i).getItems().stream())
-                    .filter(i -> "language-de".equals(i.getId()))
-                    .findFirst()
-                    .orElseThrow()
-                    .fire());
+    desk.runFx(() -> desk.speak("de"));
     assertThat(desk.text("#show-planned")).isEqualTo("Geplant");
     assertThat(desk.findings()).contains("Sitzfl");
     assertThat(desk.session.job()).isEqualTo(job);
