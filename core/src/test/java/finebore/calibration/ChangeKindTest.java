@@ -160,7 +160,7 @@ class ChangeKindTest {
     Spread two =
         ChangeKind.spread(Set.of(ChangeKind.MARGIN, ChangeKind.UNDERHEAD), Direction.EXHAUST);
     assertThat(two.mid())
-        .isCloseTo(Math.hypot(1.27 * Math.hypot(0.0087, 0.0174), 0.015), within(1e-12));
+        .isCloseTo(Math.hypot(1.51 * Math.hypot(0.0037, 0.0145), 0.015), within(1e-12));
     // A back cut is the riskiest thing to say of an exhaust's low lift.
     assertThat(ChangeKind.spread(Set.of(ChangeKind.BACK_CUT), Direction.EXHAUST).low())
         .isGreaterThan(2.5 * ChangeKind.spread(Set.of(ChangeKind.MARGIN), Direction.EXHAUST).low());

@@ -37,10 +37,8 @@ public final class AirFit {
   private static final int ROUNDS = Integer.getInteger("rounds", 6000);
   private static final int KEPT_OUT = 3;
 
-  /** How small weights are kept; smaller where fewer seats are solved. */
-  private static final double SMALL_IN = 3e-3;
-
-  private static final double SMALL_OUT = 1e-2;
+  /** How small weights are kept. */
+  private static final double SMALL = 3e-3;
 
   private AirFit() {}
 
@@ -90,7 +88,7 @@ public final class AirFit {
       Estimate estimate =
           direction == Direction.INTAKE ? Estimate.ofIntake() : Estimate.ofExhaust();
       if (arguments.length > 1) {
-        Fitted made = fit(fitted, direction == Direction.INTAKE ? SMALL_IN : SMALL_OUT);
+        Fitted made = fit(fitted);
         estimate = made.estimate();
         write(Path.of(arguments[1]), direction, made);
       }
@@ -193,7 +191,7 @@ public final class AirFit {
       double[] spread,
       double meanLog) {}
 
-  private static Fitted fit(List<Row> rows, double small) {
+  private static Fitted fit(List<Row> rows) {
     int m = SectionShape.COUNT;
     double[] least = new double[m];
     double[] most = new double[m];
@@ -232,7 +230,7 @@ public final class AirFit {
     List<NetworkFit.Change> changes = changes(rows);
     List<Network> networks = new ArrayList<>();
     for (int n = 0; n < NETWORKS; n++) {
-      networks.add(scaled(NetworkFit.fit(x, y, rises, changes, small, ROUNDS, n), size, meanLog));
+      networks.add(scaled(NetworkFit.fit(x, y, rises, changes, SMALL, ROUNDS, n), size, meanLog));
     }
     return new Fitted(
         new Estimate(networks, least, most, middle, spread, meanLog),
