@@ -142,6 +142,10 @@ final class ClearanceChart extends DrawnRegion {
     boolean piston = clearance.other().isEmpty();
     SeatView work = shown.orElseThrow();
     Color colour = piston ? colours.blue() : colours.brassEdge();
+    Point at = clearance.planned().least();
+    // Curves come down toward each other: each is named at its own side of its lowest place, and
+    // what is wanted stands at the other.
+    boolean toRight = at.crankDeg() >= 0;
     OptionalDouble wanted = wanted(piston ? ReadingKind.PISTON : ReadingKind.VALVES);
     if (wanted.isPresent()) {
       g.setStroke(colour);
@@ -153,10 +157,10 @@ final class ClearanceChart extends DrawnRegion {
       say(
           g,
           work.words().text("clearance.wantedLine"),
-          piston ? left + 4 : right - 4,
+          toRight ? left + 4 : right - 4,
           y + (piston ? -0.6 : 0.65) * text(),
           colour,
-          piston ? TextAlignment.LEFT : TextAlignment.RIGHT);
+          toRight ? TextAlignment.LEFT : TextAlignment.RIGHT);
     }
     g.save();
     g.beginPath();
@@ -172,13 +176,10 @@ final class ClearanceChart extends DrawnRegion {
     line(g, clearance.planned().points(), left, right, top, bottom);
     g.setLineDashes();
     g.restore();
-    Point at = clearance.planned().least();
     double x = x(Math.clamp(at.crankDeg(), -REACH_DEG, REACH_DEG), left, right);
     double y = y(Math.min(at.mm(), most), top, bottom);
     g.setFill(colour);
     g.fillOval(x - 4, y - 4, 8, 8);
-    // Curves come down toward each other: each is named at its own side of its lowest place.
-    boolean toRight = at.crankDeg() >= 0;
     say(
         g,
         work.units().shortLength(at.mm()),

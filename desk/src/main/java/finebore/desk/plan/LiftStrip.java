@@ -12,6 +12,7 @@ import finebore.flow.field.AirChange;
 import finebore.reports.Spoken;
 import finebore.words.UnitSystem;
 import finebore.words.Words;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -198,6 +199,9 @@ public final class LiftStrip extends DrawnRegion {
     private final double top;
     private final double bottom;
 
+    /** Heights of figures that the cam's line leaves room for. */
+    private final List<Double> onCamLine = new ArrayList<>();
+
     Painter(
         GraphicsContext g, SeatView work, FlowChange change, Palette colours, double w, double h) {
       this.g = g;
@@ -236,8 +240,8 @@ public final class LiftStrip extends DrawnRegion {
         }
       }
       bands();
-      camLine();
       bars();
+      camLine();
     }
 
     /** One figure where the bands share it. */
@@ -414,14 +418,11 @@ public final class LiftStrip extends DrawnRegion {
       double diamond = solved.isPresent() ? DIAMOND : 0;
       double highest = Math.min(Math.min(y1, zero), y - diamond);
       double lowest = Math.max(Math.max(y2, zero), y + diamond);
-      text(
-          g,
-          gain,
-          clearOfCam(mid, gain),
-          above ? highest - size() * 0.75 : lowest + size() * 0.75,
-          colour,
-          TextAlignment.CENTER,
-          true);
+      double middle = above ? highest - size() * 0.75 : lowest + size() * 0.75;
+      text(g, gain, mid, middle, colour, TextAlignment.CENTER, true);
+      if (Math.abs(mid - camX().orElse(-column)) < length(gain, true) / 2 + 3) {
+        onCamLine.add(middle);
+      }
       text(g, liftText(step), mid, h - size() * 2, colours.text(), TextAlignment.CENTER, true);
       text(
           g,
@@ -447,13 +448,6 @@ public final class LiftStrip extends DrawnRegion {
       return OptionalDouble.empty();
     }
 
-    /** A figure that the cam's line would run through stands beside it. */
-    private double clearOfCam(double middle, String figure) {
-      double half = length(figure, true) / 2 + 3;
-      double cam = camX().orElse(-half);
-      return Math.abs(middle - cam) >= half ? middle : cam + Math.copySign(half, middle - cam);
-    }
-
     private void camLine() {
       if (camX().isEmpty()) {
         return;
@@ -462,7 +456,15 @@ public final class LiftStrip extends DrawnRegion {
       g.setStroke(colours.amber());
       g.setLineWidth(2);
       g.setLineDashes(4, 3);
-      g.strokeLine(x, size() * 3, x, bottom + 2);
+      double from = size() * 3;
+      for (double middle : onCamLine.stream().sorted().toList()) {
+        double to = middle - size() * 0.6;
+        if (to - from > size() * 0.6) {
+          g.strokeLine(x, from, x, to);
+        }
+        from = middle + size() * 0.6;
+      }
+      g.strokeLine(x, from, x, Math.max(from, bottom + 2));
       g.setLineDashes();
       text(
           g,
