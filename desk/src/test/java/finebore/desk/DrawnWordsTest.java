@@ -11,8 +11,12 @@ import finebore.words.UnitSystem;
 import java.nio.file.Path;
 import java.util.Comparator;
 import java.util.List;
+import javafx.scene.canvas.Canvas;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.image.PixelReader;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.Region;
+import javafx.scene.paint.Color;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
@@ -107,17 +111,39 @@ class DrawnWordsTest {
       String gain = UnitSystem.signed(1000 * (step.newM3s() - step.referenceM3s()), 1);
       // The first column may hold the mean of its band above.
       assertThat(column("lift-strip", x)).endsWith(lift, units.flowNumber(step.newM3s()));
-      // A figure stands in its column, or as far beside as the cam's line needs.
       assertThat(on("lift-strip"))
           .anyMatch(
-              w -> w.words().equals(gain) && Math.abs(w.x() - x) < 24 && w.y() > 30 && w.y() < 140);
+              w -> w.words().equals(gain) && Math.abs(w.x() - x) < 1 && w.y() > 30 && w.y() < 140);
     }
     assertThat(words("lift-strip")).contains("cam lift", "planned", "found");
     double cam = across("lift-strip", "cam lift");
-    assertThat(on("lift-strip"))
-        .filteredOn(w -> w.words().matches("[+-]?\\d+\\.\\d") && w.y() > 30 && w.y() < 140)
-        .allSatisfy(w -> assertThat(Math.abs(w.x() - (cam - 4))).isGreaterThan(14));
     assertThat(cam).isBetween(across("lift-strip", "10"), across("lift-strip", "11"));
+    // Its line makes room for the figure of 10 mm, which it would run through.
+    double line = cam - 4;
+    Ink.Written figure =
+        on("lift-strip").stream()
+            .filter(w -> w.words().matches("[+-]\\d+\\.\\d") && w.y() > 30 && w.y() < 140)
+            .filter(w -> Math.abs(w.x() - line) < 14)
+            .findFirst()
+            .orElseThrow();
+    assertThat(amber("lift-strip", line, figure.y() - 6, figure.y() + 6)).isZero();
+    assertThat(amber("lift-strip", line, figure.y() + 10, figure.y() + 40)).isGreaterThan(10);
+  }
+
+  /** How many pixels of a column have the colour of the cam's line. */
+  private int amber(String drawing, double x, double from, double to) {
+    return desk.onFx(
+        () -> {
+          Region region = desk.lookup("#" + drawing).query();
+          Canvas canvas = (Canvas) region.getChildrenUnmodifiable().getFirst();
+          PixelReader pixels = canvas.snapshot(null, null).getPixelReader();
+          int found = 0;
+          for (int y = (int) from; y <= to; y++) {
+            Color colour = pixels.getColor((int) Math.round(x), y);
+            found += colour.getSaturation() > 0.6 && colour.getHue() < 60 ? 1 : 0;
+          }
+          return found;
+        });
   }
 
   @Test
