@@ -93,7 +93,7 @@ public record Losses(EffectiveArea area, List<Loss> parts) {
     each.put(Loss.Cause.PORT, setting.portPerMm4());
     double total = each.values().stream().mapToDouble(Double::doubleValue).sum();
     return new Losses(
-        area(gate, learnt, setting),
+        area(gate, learnt, open, setting),
         each.entrySet().stream()
             .filter(e -> e.getValue() > 0)
             .map(e -> new Loss(e.getKey(), e.getValue(), e.getValue() / total))
@@ -104,12 +104,12 @@ public record Losses(EffectiveArea area, List<Loss> parts) {
   /** Gate and effective area alone. */
   public static EffectiveArea areaAt(Profile metal, Profile valve, Setting setting) {
     Gate gate = Gate.between(metal, valve);
-    return area(gate, learnt(metal, valve, setting, gate), setting);
+    Estimate.Answer learnt = learnt(metal, valve, setting, gate);
+    return area(gate, learnt, setting.open().applyAsDouble(gate), setting);
   }
 
-  private static EffectiveArea area(Gate gate, Estimate.Answer seat, Setting setting) {
-    double open = setting.open().applyAsDouble(gate) * seat.areaMm2();
-    double resistance = perMm4(open) + setting.portPerMm4();
+  private static EffectiveArea area(Gate gate, Estimate.Answer seat, double open, Setting setting) {
+    double resistance = perMm4(open * seat.areaMm2()) + setting.portPerMm4();
     return new EffectiveArea(gate, setting.factor() / Math.sqrt(resistance), seat.isKnown());
   }
 

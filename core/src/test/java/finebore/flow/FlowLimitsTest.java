@@ -43,8 +43,9 @@ class FlowLimitsTest {
     return new TestConditions(depressionPa, density, 100_000);
   }
 
+  /** So many lines over 240 degrees. */
   private static List<Step> rising(int lines) {
-    return IntStream.range(0, lines).mapToObj(k -> new Step(0.2 * k, 5)).toList();
+    return IntStream.range(0, lines).mapToObj(k -> new Step(240.0 * k / lines, 5)).toList();
   }
 
   private static Sectors circle(double share, double rest) {
@@ -70,7 +71,7 @@ class FlowLimitsTest {
         new Limit("depression below the room", v -> air(v, 1.2), 99_999, 100_000),
         new Limit("density above", v -> air(7000, v), 0.501, 0.5),
         new Limit("density below", v -> air(7000, v), 1.999, 2),
-        new Limit("lines of a cam from", v -> CamLift.measured(rising((int) v)), 301, 4),
+        new Limit("lines of a cam from", v -> CamLift.measured(rising((int) v)), 5, 4),
         new Limit("lines of a cam up to", v -> CamLift.measured(rising((int) v)), 1500, 1501),
         new Limit("cam degrees rise", v -> CamLift.measured(turned(v)), 40.001, 40),
         new Limit("lift as in the table", v -> table().withMaxLiftMm(v), 8 + 9e-7, 8 + 1.1e-6),
@@ -108,8 +109,8 @@ class FlowLimitsTest {
   }
 
   /**
-   * Of nitrogen and oxygen: an expanding gas passes less than one that does not, by the first term
-   * of the nozzle's series (3 / (4 gamma) of the pressure's share; worked out by hand).
+   * An expanding gas passes less than one that does not, by the first term of the nozzle's series:
+   * 3 / (4 gamma) of the pressure's share; worked out by hand.
    */
   @Test
   void airExpandsFromATenthOfTheRoomOn() {

@@ -297,14 +297,10 @@ public final class SectionView extends DrawnRegion {
 
   /** What the air does under the pointer, where it is shown. */
   private String explain(double x, double y) {
-    SeatView work = session.work().get();
-    if (lift.get() <= 0 || work.shown().seated().isEmpty()) {
-      return session.say("section.name");
-    }
-    if (air.isShown()) {
-      return air.probe(new Point(frame.r(x), frame.z(y))).orElse(session.say("section.name"));
-    }
-    return session.say("section.name");
+    boolean isOpen = lift.get() > 0 && session.work().get().shown().seated().isPresent();
+    Optional<String> probed =
+        isOpen && air.isShown() ? air.probe(new Point(frame.r(x), frame.z(y))) : Optional.empty();
+    return probed.orElse(session.say("section.name"));
   }
 
   private void clicked(MouseEvent e) {
