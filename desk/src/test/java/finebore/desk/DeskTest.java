@@ -8,6 +8,7 @@ import finebore.formats.JobFile;
 import finebore.valve.Pairing;
 import finebore.words.UnitSystem;
 import java.nio.file.Path;
+import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.ToggleButton;
@@ -124,6 +125,23 @@ class DeskTest {
     desk.enter("field-throatMm", "60");
     assertThat(desk.said()).contains("The throat must be smaller than the seat's outside diameter");
     assertThat(planned().seat().throatDiameterMm()).isEqualTo(35.65);
+  }
+
+  @Test
+  void whatIsRefusedStandsWhereTheGateIsToldUntilTheLeverMoves() {
+    Node strip = desk.lookup("#lift-strip").query();
+    Node gate = desk.lookup("#gate-text").query();
+    Node section = desk.lookup("#section").query();
+    Bounds stripBefore = strip.localToScene(strip.getBoundsInLocal());
+    Bounds sectionBefore = section.localToScene(section.getBoundsInLocal());
+    desk.enter("field-cut-2-width", "wide");
+    assertThat(desk.text("#section-message")).contains("Cannot read \"wide\"");
+    assertThat(gate.getParent().isVisible()).isFalse();
+    assertThat(strip.localToScene(strip.getBoundsInLocal())).isEqualTo(stripBefore);
+    assertThat(section.localToScene(section.getBoundsInLocal())).isEqualTo(sectionBefore);
+    desk.runFx(() -> desk.window.plan().section().liftProperty().set(8));
+    assertThat(desk.text("#section-message")).isEmpty();
+    assertThat(gate.getParent().isVisible()).isTrue();
   }
 
   @Test

@@ -8,7 +8,7 @@ import javafx.scene.control.Tooltip;
 /** The place where a station says what was refused or understood; it keeps its height. */
 public final class MessageLine extends Label {
 
-  private static final double LINES = 2.6;
+  private static final double LINES = 2.8;
 
   public MessageLine(String id, Messages messages) {
     setId(id);

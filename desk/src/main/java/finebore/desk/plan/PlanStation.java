@@ -29,6 +29,7 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
 /**
@@ -140,7 +141,13 @@ public final class PlanStation extends BorderPane {
     roomText.setWrapText(true);
     roomText.setMinHeight(Region.USE_PREF_SIZE);
     roomText.managedProperty().bind(roomText.textProperty().isNotEmpty());
-    VBox foot = new VBox(gateText, lossText, airText, roomText, message);
+    // What is said takes the place of what the section says, so that the drawing keeps its room.
+    VBox sectionSays = new VBox(gateText, lossText);
+    sectionSays.visibleProperty().bind(message.textProperty().isEmpty());
+    StackPane says = new StackPane(sectionSays, message);
+    says.setAlignment(Pos.TOP_LEFT);
+    section.liftProperty().addListener((o, was, is) -> session.messages().clear());
+    VBox foot = new VBox(says, airText, roomText);
     foot.setStyle("-fx-padding: 3 10 3 10;");
     foot.visibleProperty().bind(showSizes.selectedProperty().not());
     foot.managedProperty().bind(foot.visibleProperty());
