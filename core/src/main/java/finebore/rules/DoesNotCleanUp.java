@@ -1,5 +1,6 @@
 package finebore.rules;
 
+import finebore.code.Message;
 import finebore.code.Term;
 import finebore.cutting.CleanUp;
 import finebore.cutting.CutAngle;
@@ -45,7 +46,7 @@ final class DoesNotCleanUp implements PlanRule {
               .with("depth", Term.length(depth))
               .with("lack", Term.length(lack))
               .with("clock", Term.clock(clean.worstClock()))
-              .with("shown", Term.length(sealing.leastMm()))
+              .with("shows", Term.phrase(shows(sealing.leastMm())))
               .by(lack)
               .curedBy(
                   Optional.of(
@@ -53,6 +54,12 @@ final class DoesNotCleanUp implements PlanRule {
                           plan.plan().idAt(last), untilClean(step.operation()), plan.wanted()))));
     }
     return found;
+  }
+
+  private static Message shows(double leastMm) {
+    return leastMm < SETTABLE_MM
+        ? Message.of("shows.nothing")
+        : Message.of("shows.only").with("shown", Term.length(leastMm));
   }
 
   private static boolean carriesSeat(PlanCase plan, Cutting.Step step) {

@@ -1,12 +1,15 @@
 package finebore.rules;
 
+import finebore.finding.FindingCode;
 import finebore.finding.Severity;
+import finebore.finding.Subject;
 import finebore.job.Overrule;
 import finebore.job.Plan;
 import finebore.planning.SeatOutcome;
 import finebore.practice.Finding;
 import finebore.practice.Practice;
 import finebore.seat.ShownCut;
+import finebore.study.ReadingKind;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -63,6 +66,11 @@ public final class PlanFindings {
                 practice,
                 blended(outcome),
                 outcome.plan().wanted())));
+    if (found.stream().anyMatch(f -> f.code() == FindingCode.DOES_NOT_CLEAN_UP)) {
+      // The fault says how far short it stops; what the practice wants past that says no more.
+      Subject past = Subject.reading(ReadingKind.PAST_CLEAN.key());
+      found.removeIf(f -> f.code() == FindingCode.OUT_OF_RANGE && f.subject().equals(past));
+    }
     return found.stream()
         .map(f -> overruled(f, outcome.plan()))
         .sorted(Comparator.comparing(Finding::severity))

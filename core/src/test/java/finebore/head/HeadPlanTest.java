@@ -4,11 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import finebore.Samples;
+import finebore.found.Measure;
 import finebore.head.HeadPlan.Spot;
 import finebore.head.HeadPlan.ValvePlace;
 import finebore.job.HeadLayout;
 import finebore.job.Job;
 import finebore.job.Port;
+import finebore.planning.UsualPlace;
+import finebore.room.Around;
+import finebore.room.ChamberOutline;
+import finebore.room.ChamberOutline.Corner;
 import finebore.room.Unshrouding;
 import java.util.List;
 import java.util.Optional;
@@ -49,7 +54,13 @@ class HeadPlanTest {
     HeadPlan plan = HeadPlan.of(job());
     assertThat(plan.bores().get(1).centre().x()).isEqualTo(100);
     assertThat(plan.bores().get(2).centre().x()).isZero();
-    assertThat(plan.bores().get(2).centre().y()).isLessThan(-90);
+    // One and a half bores of 86 under the other head.
+    assertThat(plan.bores().get(2).centre().y()).isEqualTo(-129);
+    assertThat(plan.bores().get(3).centre().x()).isEqualTo(100);
+    assertThat(plan.bores().get(3).centre().y()).isEqualTo(-129);
+    assertThat(plan.bores().get(3).plug().x()).isEqualTo(125);
+    assertThat(plan.bores().get(3).plug().y()).isEqualTo(-124);
+    assertThat(plan.bores().get(3).fireRingMm()).isEqualTo(90);
     assertThat(plan.valves().get(0).tiltDeg()).isEqualTo(10);
     assertThat(plan.valves().get(1).tiltDeg()).isEqualTo(-12);
   }
@@ -61,6 +72,62 @@ class HeadPlanTest {
     Job two = job.withEngine(job.engine().withIntakesPerCylinder(2).withExhaustsPerCylinder(2));
     assertThat(HeadPlan.of(two).valves()).hasSize(4);
     assertThat(HeadPlan.of(two).valves().stream().map(ValvePlace::centre).distinct()).hasSize(4);
+  }
+
+  private static Job walled() {
+    Job job = job();
+    ChamberOutline traced =
+        new ChamberOutline(
+            1,
+            List.of(
+                new Corner(-30, -25), new Corner(30, -25), new Corner(12, 28), new Corner(-9, 27)));
+    return job.withHead(
+        job.head()
+            .withReading("I2", Measure.AXIS_ALONG, OptionalDouble.of(-3))
+            .withReading("I2", Measure.AXIS_ACROSS, OptionalDouble.of(-22))
+            .withReading("I2", Measure.CHAMBER_DEPTH, OptionalDouble.of(9))
+            .withReading("I2", Measure.WALL_12, OptionalDouble.of(4))
+            .withReading("I2", Measure.WALL_3, OptionalDouble.of(3))
+            .withReading("I2", Measure.WALL_6, OptionalDouble.of(2))
+            .withReading("I2", Measure.WALL_9, OptionalDouble.of(3))
+            .withChamber(1, Optional.of(traced)));
+  }
+
+  /** A traced chamber is drawn as traced, moved to its own bore; one half measured is taken. */
+  @Test
+  void aTracedChamberIsDrawnWhereItsBoreIs() {
+    HeadPlan plan = HeadPlan.of(walled());
+    assertThat(plan.bores().get(0).chamberMeasured()).isTrue();
+    assertThat(plan.bores().get(0).chamber())
+        .containsExactly(new Spot(-30, -25), new Spot(30, -25), new Spot(12, 28), new Spot(-9, 27));
+    // Only the intake's wall was read there: what lies round the exhaust nobody knows.
+    assertThat(plan.bores().get(1).chamberMeasured()).isFalse();
+    assertThat(plan.bores().get(2).chamberMeasured()).isFalse();
+  }
+
+  /** What is taken where nothing was measured: 2 mm round heads as planned, 3 mm round the plug. */
+  @Test
+  void aChamberNobodyMeasuredTakesInHeadsAndPlug() {
+    HeadPlan plan = HeadPlan.of(job());
+    HeadPlan.Bore bore = plan.bores().getFirst();
+    double furthest =
+        bore.chamber().stream().mapToDouble(s -> s.distanceTo(bore.plug())).min().orElseThrow();
+    assertThat(furthest).isCloseTo(14 / 2.0 + 3, within(0.05));
+    ValvePlace intake = plan.valves().getFirst();
+    double nearest =
+        bore.chamber().stream().mapToDouble(s -> s.distanceTo(intake.centre())).min().orElseThrow();
+    assertThat(nearest).isCloseTo(intake.headMm() / 2 + UsualPlace.APART_MM, within(0.05));
+  }
+
+  /** 12 lies toward the exhausts, 3 along the head. */
+  @Test
+  void aLineRoundAnAxisGoesByTheClock() {
+    List<Spot> line = HeadPlan.round(new Spot(5, 7), d -> d + 1.0);
+    assertThat(line).hasSize(Around.DIRECTIONS);
+    assertThat(line.getFirst()).isEqualTo(new Spot(5, 8));
+    int quarter = Around.DIRECTIONS / 4;
+    assertThat(line.get(quarter).x()).isCloseTo(5 + quarter + 1, within(1e-9));
+    assertThat(line.get(quarter).y()).isCloseTo(7, within(1e-9));
   }
 
   @Test

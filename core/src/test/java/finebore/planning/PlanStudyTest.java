@@ -28,6 +28,7 @@ import finebore.job.Plan;
 import finebore.job.Port;
 import finebore.practice.Cure;
 import finebore.practice.Finding;
+import finebore.practice.Practice;
 import finebore.rules.PlanFindings;
 import finebore.seat.Cut;
 import finebore.seat.Seat;
@@ -222,6 +223,12 @@ class PlanStudyTest {
     assertThat(((Term.Figure) seat.terms().get("depth")).value()).isCloseTo(7.4, within(1e-6));
     assertThat(seat.terms()).containsEntry("clock", Term.clock(4));
     assertThat(seat.extent()).isCloseTo(0.2, within(1e-6));
+    // The practice, too, wants no less than clean; it would say the same again.
+    Practice clean =
+        Samples.practice()
+            .with(Port.INTAKE, ReadingKind.PAST_CLEAN, Optional.of(Samples.range(0, 0.4)));
+    assertThat(PlanFindings.of(study.outcome(), clean))
+        .noneMatch(f -> f.subject().equals(Subject.reading(ReadingKind.PAST_CLEAN.key())));
     Plan cured = seat.cure().orElseThrow().applyTo(study.plan());
     PlanStudy after = study(job(off), cured);
     assertThat(findings(after)).noneMatch(f -> f.code() == DOES_NOT_CLEAN_UP);

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import finebore.Samples;
 import finebore.seat.Cut;
+import finebore.valve.Underhead;
 import finebore.valve.Valve;
 import java.util.List;
 import java.util.Optional;
@@ -103,5 +104,40 @@ class BackCutTest {
     double flatter = narrow - 0.05;
     double before = Math.cos(Math.toRadians(flatter)) * width(VALVE, 1.2, flatter);
     assertThat(before >= 0.9 * room || width(VALVE, 1.2, flatter) > 10).isTrue();
+  }
+
+  /** On a small head: just short of nine tenths of the way to the stem, and just past it. */
+  @Test
+  void aCutThatComesTooNearTheStemIsNotProposed() {
+    Valve small = VALVE.withHeadDiameterMm(24).withUnderhead(new Underhead(16, 6));
+    double room =
+        12 - 1.2 * Math.cos(Math.toRadians(VALVE.faceAngleDeg())) - VALVE.stemDiameterMm() / 2;
+    double low = 16.01;
+    double high = 40;
+    for (int k = 0; k < 60; k++) {
+      double angle = (low + high) / 2;
+      boolean near = Math.cos(Math.toRadians(angle)) * width(small, 1.2, angle) > 0.9 * room;
+      low = near ? angle : low;
+      high = near ? high : angle;
+    }
+    assertThat(width(small, 1.2, high)).isLessThan(9);
+    assertThat(Cure.BackCut.leaving(small, 1.2, high + 1e-6)).isPresent();
+    assertThat(Cure.BackCut.leaving(small, 1.2, low - 1e-6)).isEmpty();
+  }
+
+  /** On a large head there is room to the stem: the width alone stops it. */
+  @Test
+  void tenMillimetresIsTheWidest() {
+    Valve large = VALVE.withHeadDiameterMm(60).withUnderhead(new Underhead(16, 6));
+    double low = 16.01;
+    double high = 40;
+    for (int k = 0; k < 60; k++) {
+      double angle = (low + high) / 2;
+      boolean wide = width(large, 1.2, angle) > 10;
+      low = wide ? angle : low;
+      high = wide ? high : angle;
+    }
+    assertThat(Cure.BackCut.leaving(large, 1.2, high + 1e-6)).isPresent();
+    assertThat(Cure.BackCut.leaving(large, 1.2, low - 1e-6)).isEmpty();
   }
 }

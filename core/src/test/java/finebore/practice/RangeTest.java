@@ -18,6 +18,9 @@ class RangeTest {
     assertThat(range.holds(0.87)).isTrue();
     assertThat(range.holds(0.9 + 1e-12)).isTrue();
     assertThat(range.holds(0.91)).isFalse();
+    // A billionth is rounding, a little more is not.
+    assertThat(range.holds(0.9 + 0.99e-9)).isTrue();
+    assertThat(range.holds(0.9 + 1.02e-9)).isFalse();
     assertThatThrownBy(() -> Samples.range(2, 1)).hasMessageContaining("rangeRises");
   }
 
