@@ -4,11 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
+import finebore.job.Plan;
 import finebore.planning.SeatOutcome;
 import finebore.seal.LappedRing;
 import finebore.seal.SealVerdict;
 import finebore.seal.VacuumReading;
 import finebore.study.ReadingKind;
+import finebore.valve.Valve;
 import finebore.work.ReadBack;
 import finebore.work.ShopFigure;
 import java.util.List;
@@ -91,6 +93,9 @@ class PortSealTest {
       assertThat(of(job, "I3").runoutAllowed()).isTrue();
     }
     assertThat(
+            of(with(BARE, "I3", Map.of(ReadBack.SEAT_RUNOUT, most + 1.5e-9)), "I3").runoutAllowed())
+        .isFalse();
+    assertThat(
             of(with(BARE, "I3", Map.of(ReadBack.SEAT_RUNOUT, most + 0.001)), "I3").runoutAllowed())
         .isFalse();
     assertThat(of(BARE, "I3").runoutAllowed()).isTrue();
@@ -113,8 +118,24 @@ class PortSealTest {
         .isEqualTo(LappedRing.Verdict.OFF_SEALING_CUT);
   }
 
+  /** A valve that falls through leaves no contact: then no place of the ring is wrong. */
+  @Test
+  void withoutAContactOnlyTheRingItselfIsJudged() {
+    SeatPlace place = BARE.engine().seats().getFirst();
+    Plan plan = BARE.planOf(place);
+    Valve small = plan.wanted().valve().withHeadDiameterMm(30);
+    Job job = BARE.withPlan(place, plan.withWanted(plan.wanted().withValve(small)));
+    assertThat(SeatOutcome.of(job, place, job.planOf(place)).cut().fit().seated()).isEmpty();
+    assertThat(ring(job, 1.2, 0.1)).isEqualTo(LappedRing.Verdict.EVEN);
+    assertThat(ring(job, 1.2, 9)).isEqualTo(LappedRing.Verdict.EVEN);
+  }
+
   private static LappedRing.Verdict ring(double width, double place) {
-    Job job = BARE;
+    return ring(BARE, width, place);
+  }
+
+  private static LappedRing.Verdict ring(Job bare, double width, double place) {
+    Job job = bare;
     for (int k = 0; k < 4; k++) {
       job =
           with(

@@ -63,6 +63,11 @@ class StepOutwardTest {
     assertThat(near.pointerMm()).isCloseTo(wanted - 0.06, offset(1e-9));
     assertThat(near.leftMm()).isCloseTo(0, offset(1e-9));
     assertThat(near.isThere()).isFalse();
+    // Up to twice the allowance away there is no use in stopping short.
+    assertThat(next(JOB, new Trial(40, 9.7, wanted - 2 * SHORT_BY + 1e-6)).leftMm())
+        .isCloseTo(0, offset(1e-9));
+    assertThat(next(JOB, new Trial(40, 9.7, wanted - 2 * SHORT_BY - 1e-6)).leftMm())
+        .isCloseTo(SHORT_BY, offset(1e-9));
     StepOutward there = next(JOB, new Trial(wanted - 0.06, 9.8, wanted - 0.019));
     assertThat(there.isThere()).isTrue();
     assertThat(there.pointerMm()).isEqualTo(wanted - 0.06);

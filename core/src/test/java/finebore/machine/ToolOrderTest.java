@@ -74,7 +74,11 @@ class ToolOrderTest {
   void aToolThatWouldComeBackWaits() {
     assertThat(order("I1 f4", "I2 t1 f4")).containsExactly("I2:t1", "I1:f4", "I2:f4");
     assertThat(order("I1 t2 f4", "I2 f4 t2")).containsExactly("I1:t2", "I1:f4", "I2:f4", "I2:t2");
-    // A seat that uses a tool twice on end keeps it fitted.
+    // The throat's tool comes back for I2, which waits for its form: later work goes first then.
+    assertThat(order("I1 t2", "I2 f4 t2")).containsExactly("I2:f4", "I1:t2", "I2:t2");
+    assertThat(order("I1 t1 f1 t1", "I2 f2")).containsExactly("I2:f2", "I1:t1", "I1:f1", "I1:t1");
+    // A seat that uses a tool twice on end keeps it fitted, and that is no coming back.
+    assertThat(order("I1 t1 t1", "I2 f4")).containsExactly("I1:t1", "I1:t1", "I2:f4");
     assertThat(order("I1 t1 t1 f4", "I2 t1 f4"))
         .containsExactly("I1:t1", "I1:t1", "I2:t1", "I1:f4", "I2:f4");
   }
