@@ -36,27 +36,60 @@ public final class AirPicture {
   private final AirColours.Layer layer;
   private final Words words;
   private final String title;
-  private final double scale;
-  private final double left;
-  private final double top;
+  private final AirLines lines;
+  private final Frame frame;
 
-  private AirPicture(AirFlow flow, AirColours.Layer layer, Words words, String title) {
+  /** What of the section is in the picture, mm. */
+  private record Frame(double left, double right, double top, double bottom) {
+
+    /** The outer two thirds of the head, and the seat below it. */
+    static Frame of(AirFlow flow) {
+      double head = flow.question().headRadiusMm();
+      double edge = flow.question().valve().points().getFirst().z();
+      double seat = flow.question().wall().topAt(head);
+      return new Frame(0.35 * head, 1.5 * head, edge + 0.35 * head, seat - 0.45 * head);
+    }
+
+    Frame with(Frame other) {
+      return new Frame(
+          Math.min(left, other.left),
+          Math.max(right, other.right),
+          Math.max(top, other.top),
+          Math.min(bottom, other.bottom));
+    }
+
+    boolean shows(Point p) {
+      return p.r() > from() && p.r() < right && p.z() > bottom && p.z() < top;
+    }
+
+    /** Where the paper is wider than what must be on it, more of the valve is. */
+    double from() {
+      return Math.max(0, right - WIDTH / scale());
+    }
+
+    double scale() {
+      return Math.min(WIDTH / (right - left), (HEIGHT - FOOT) / (top - bottom));
+    }
+  }
+
+  private AirPicture(AirFlow flow, Frame frame, AirColours.Layer layer, Words words, String title) {
     this.flow = flow;
+    lines = AirLines.of(flow);
+    this.frame = frame;
     this.layer = layer;
     this.words = words;
     this.title = title;
-    double head = flow.question().headRadiusMm();
-    double edge = flow.question().valve().points().getFirst().z();
-    left = 0.45 * head;
-    top = edge + 0.35 * head;
-    scale = WIDTH / (1.05 * head);
+  }
+
+  private static AirPicture of(AirFlow flow, AirColours.Layer layer, Words words, String title) {
+    return new AirPicture(flow, Frame.of(flow), layer, words, title);
   }
 
   public static byte[] png(AirFlow flow, AirColours.Layer layer, Words words, String title) {
-    return new AirPicture(flow, layer, words, title).png();
+    return of(flow, layer, words, title).png();
   }
 
-  /** Two pictures on one scale side by side, as a PNG. */
+  /** Two pictures of one section, drawn to one scale and in one place, side by side, as a PNG. */
   public static byte[] pair(
       AirFlow first,
       String firstTitle,
@@ -64,10 +97,11 @@ public final class AirPicture {
       String secondTitle,
       AirColours.Layer layer,
       Words words) {
+    Frame frame = Frame.of(first).with(Frame.of(second));
     BufferedImage both = new BufferedImage(2 * WIDTH, HEIGHT, BufferedImage.TYPE_INT_RGB);
     Graphics2D g = both.createGraphics();
-    g.drawImage(new AirPicture(first, layer, words, firstTitle).image(), 0, 0, null);
-    g.drawImage(new AirPicture(second, layer, words, secondTitle).image(), WIDTH, 0, null);
+    g.drawImage(new AirPicture(first, frame, layer, words, firstTitle).image(), 0, 0, null);
+    g.drawImage(new AirPicture(second, frame, layer, words, secondTitle).image(), WIDTH, 0, null);
     g.setColor(new Color(INK));
     g.fillRect(WIDTH - 1, 0, 2, HEIGHT);
     g.dispose();
@@ -75,15 +109,15 @@ public final class AirPicture {
   }
 
   public static String svg(AirFlow flow, AirColours.Layer layer, Words words, String title) {
-    return new AirPicture(flow, layer, words, title).svg();
+    return of(flow, layer, words, title).svg();
   }
 
   private double x(Point p) {
-    return (p.r() - left) * scale;
+    return (p.r() - frame.from()) * frame.scale();
   }
 
   private double y(Point p) {
-    return (top - p.z()) * scale;
+    return (frame.top() - p.z()) * frame.scale();
   }
 
   private List<Point> head() {
@@ -105,19 +139,18 @@ public final class AirPicture {
   }
 
   private void draw(Pen pen) {
-    AirLines lines = AirLines.of(flow);
     AirSketch.draw(flow, lines, layer, pen);
     pen.fill(head(), IRON);
     pen.line(flow.question().wall().points(), INK, 1.6, false);
     pen.fill(valve(), BRASS);
     pen.line(flow.question().valve().points(), INK, 1.6, false);
-    AirSketch.number(lines, pen);
+    AirSketch.number(lines, frame::shows, pen);
   }
 
   private List<String> foot() {
-    List<String> lines = new ArrayList<>(List.of(title));
-    lines.addAll(AirWords.of(flow, words));
-    return lines;
+    List<String> said = new ArrayList<>(List.of(title));
+    said.addAll(AirWords.of(flow, words));
+    return said;
   }
 
   private String end(boolean last) {

@@ -5,6 +5,7 @@ import finebore.flow.field.AirLines;
 import finebore.flow.field.AirLines.DeadWater;
 import finebore.section.Point;
 import java.util.List;
+import java.util.function.Predicate;
 
 /** The air in a section: coloured by a layer, with streamlines and outlines of dead water. */
 public final class AirSketch {
@@ -42,26 +43,24 @@ public final class AirSketch {
     new AirSketch(flow, lines, layer, pen).draw();
   }
 
-  /** Numbers the dead water that {@link AirWords} names, in its order; drawn over the metal. */
-  public static void number(AirLines lines, Pen pen) {
+  /**
+   * Numbers the dead water that {@link AirWords} names, in its order; drawn over the metal.
+   *
+   * @param shown what of the section is in sight: a number stands on what of its water is
+   */
+  public static void number(AirLines lines, Predicate<Point> shown, Pen pen) {
     List<DeadWater> waters = AirWords.named(lines);
     for (int k = 0; k < waters.size(); k++) {
-      pen.number(middle(waters.get(k).outline()), k + 1);
+      List<Point> outline = waters.get(k).outline().stream().flatMap(List::stream).toList();
+      List<Point> seen = outline.stream().filter(shown).toList();
+      pen.number(middle(seen.isEmpty() ? outline : seen), k + 1);
     }
   }
 
-  private static Point middle(List<List<Point>> outline) {
-    double r = 0;
-    double z = 0;
-    int count = 0;
-    for (List<Point> line : outline) {
-      for (Point p : line) {
-        r += p.r();
-        z += p.z();
-        count++;
-      }
-    }
-    return new Point(r / count, z / count);
+  private static Point middle(List<Point> points) {
+    double r = points.stream().mapToDouble(Point::r).average().orElseThrow();
+    double z = points.stream().mapToDouble(Point::z).average().orElseThrow();
+    return new Point(r, z);
   }
 
   private double share(int i, int j) {

@@ -2,6 +2,7 @@ package finebore.reports;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.api.Assertions.withinPercentage;
 
 import finebore.flow.Calibration;
 import finebore.flow.field.AirFlow;
@@ -10,8 +11,10 @@ import finebore.flow.field.AirSolver;
 import finebore.flow.field.Fineness;
 import finebore.flow.field.Turbulence;
 import finebore.formats.JobFile;
+import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.planning.PlanStudy;
+import finebore.section.Point;
 import finebore.study.SeatStudy;
 import finebore.words.Language;
 import finebore.words.UnitSystem;
@@ -115,5 +118,51 @@ class AirReportsTest {
     assertThat(lines.streamlines(3)).hasSizeGreaterThanOrEqualTo(3);
     assertThat(lines.passes(20, FOUND.across() / 2)).isTrue();
     assertThat(lines.passes(FOUND.along() - 1, 0)).isFalse();
+  }
+
+  /** Beside dead water the air at the wall runs back: as far as that goes it is told. */
+  @Test
+  void deadWaterIsAsLongAsTheAirAtItsWallRunsBack() {
+    AirLines.DeadWater water = AirLines.of(FOUND).deadWater().getFirst();
+    assertThat(water.onValve()).isTrue();
+    double back = 0;
+    double longest = 0;
+    // Further out it is the wake of the face, which is open to the room.
+    double face = 0.8 * FOUND.question().headRadiusMm();
+    for (int i = 0; FOUND.corner(i + 1, 0).r() < face; i++) {
+      Point from = FOUND.corner(i, 0);
+      Point to = FOUND.corner(i + 1, 0);
+      double along =
+          FOUND.outward(i, 0) * (to.r() - from.r()) + FOUND.upward(i, 0) * (to.z() - from.z());
+      back = along < 0 ? back + from.distanceTo(to) : 0;
+      longest = Math.max(longest, back);
+    }
+    assertThat(longest).isGreaterThan(5);
+    assertThat(water.lengthMm()).isCloseTo(longest, withinPercentage(20));
+  }
+
+  /** Two pictures side by side are drawn to one scale: the same seat lies in the same place. */
+  @Test
+  void twoSectionsStandInOneFrame() throws IOException {
+    Job job = JobFile.demo();
+    SeatPlace i1 = job.engine().seats().getFirst();
+    SeatStudy found = PlanStudy.asFound(job, i1, Calibration.SEAT_ALONE);
+    SeatStudy planned = PlanStudy.of(job, i1, job.planOf(i1), found).finished();
+    AirFlow other = AirSolver.solve(planned.airAt(LIFT, Turbulence.EVEN, Fineness.COARSE));
+    var image =
+        ImageIO.read(
+            new ByteArrayInputStream(
+                AirPicture.pair(FOUND, "A", other, "B", AirColours.Layer.SPEED, WORDS)));
+    int half = image.getWidth() / 2;
+    // The roof of the chamber is the same in both: far out it begins at the same height.
+    assertThat(metalAt(image, half - 40)).isEqualTo(metalAt(image, image.getWidth() - 40));
+  }
+
+  private static int metalAt(java.awt.image.BufferedImage image, int x) {
+    int y = 780;
+    while (image.getRGB(x, y) == image.getRGB(x, 780)) {
+      y--;
+    }
+    return y;
   }
 }

@@ -6,10 +6,13 @@ import finebore.section.Surface;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
+import java.util.SortedSet;
+import java.util.TreeSet;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LineString;
@@ -157,11 +160,13 @@ public final class AirLines {
     int n = flow.along();
     int m = flow.across();
     boolean[][] seen = new boolean[n][m];
+    // Right at a wall hardly anything moves: what goes round is told a little off it.
     for (int i = 0; i < n; i++) {
-      for (int j : new int[] {0, m - 1}) {
-        boolean beside = flow.stream().mesh.edge[j == 0 ? i : n + i] == Mesh.Edge.WALL;
-        if (beside && !seen[i][j] && goesRound(i, j, j == 0)) {
-          gather(i, j, j == 0, seen).ifPresent(found::add);
+      for (int j = 0; j < m; j++) {
+        for (boolean onValve : new boolean[] {true, false}) {
+          if (!seen[i][j] && goesRound(i, j, onValve)) {
+            gather(i, j, onValve, seen).ifPresent(found::add);
+          }
         }
       }
     }
@@ -182,7 +187,7 @@ public final class AirLines {
     seen[i0][j0] = true;
     mine[i0][j0] = true;
     double share = 0;
-    List<Integer> beside = new ArrayList<>();
+    SortedSet<Integer> beside = new TreeSet<>();
     boolean reachesOpen = false;
     while (!open.isEmpty()) {
       int[] c = open.pop();
@@ -192,11 +197,8 @@ public final class AirLines {
         double beyond = stream[corner[0]][corner[1]];
         share = Math.max(share, onValve ? -beyond : beyond - 1);
       }
-      if (j == (onValve ? 0 : m - 1)) {
-        int edge = onValve ? i : n + i;
-        if (flow.stream().mesh.edge[edge] == Mesh.Edge.WALL) {
-          beside.add(i);
-        }
+      if (flow.stream().mesh.edge[onValve ? i : n + i] == Mesh.Edge.WALL) {
+        beside.add(i);
       }
       reachesOpen |= i == n - 1;
       for (int[] next : new int[][] {{i - 1, j}, {i + 1, j}, {i, j - 1}, {i, j + 1}}) {
@@ -243,7 +245,7 @@ public final class AirLines {
   }
 
   /** The surface that most of the wall beside dead water is. */
-  private Surface surfaceAt(Profile wall, List<Integer> beside, int side) {
+  private Surface surfaceAt(Profile wall, Collection<Integer> beside, int side) {
     double[] covered = new double[wall.segmentCount()];
     for (int i : beside) {
       Point a = flow.corner(i, side);

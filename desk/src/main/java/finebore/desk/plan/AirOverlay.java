@@ -140,7 +140,7 @@ final class AirOverlay {
   void number(Sheet sheet) {
     Answer answer = watch.answer().get();
     if (isShown() && answer.flow().isPresent()) {
-      AirSketch.number(answer.lines().orElseThrow(), new CanvasPen(sheet));
+      AirSketch.number(answer.lines().orElseThrow(), sheet::shows, new CanvasPen(sheet));
     }
   }
 

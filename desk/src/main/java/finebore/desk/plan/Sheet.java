@@ -25,6 +25,13 @@ record Sheet(
     return new Sheet(other, work, lies, palette, wide, high, text);
   }
 
+  /** Whether a place of the section lies on the paper as it is panned and zoomed. */
+  boolean shows(Point p) {
+    double x = frame.x(p.r());
+    double y = frame.y(p.z());
+    return x >= 0 && x <= width && y >= 0 && y <= height;
+  }
+
   /** Lays a path along points of the section plane, to be filled or stroked. */
   void path(List<Point> points, boolean closed) {
     g.beginPath();
