@@ -21,7 +21,7 @@ final class ContactPastFace implements SeatRule {
                 seat.fault(FindingCode.CONTACT_PAST_FACE, Subject.WHOLE)
                     .with("past", Term.length(-contact.fromInnerEdgeMm()))
                     .by(-contact.fromInnerEdgeMm())
-                    .curedBy(Optional.of(seat.centred(contact.centre(), 0.5))))
+                    .curedBy(Optional.of(seat.onFace())))
         .toList();
   }
 }

@@ -72,6 +72,15 @@ record SeatCase(
     return new Cure.SeatOutside(seat().outsideDiameterMm() + 2 * shift);
   }
 
+  /**
+   * The seat outside diameter that lays the middle of the sealing cut on the middle of the face.
+   */
+  Cure onFace() {
+    double face = valve().faceWidthMm() * Math.cos(Math.toRadians(valve().faceAngleDeg()));
+    return new Cure.SeatOutside(
+        valve().headDiameterMm() - face + seat().sealingCut().projectedMm());
+  }
+
   /** The smallest valve that brings a throat back under the practice's ratio. */
   Optional<Cure> valveForThroat() {
     return wanted(ReadingKind.THROAT_RATIO)

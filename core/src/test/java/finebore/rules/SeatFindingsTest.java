@@ -15,6 +15,7 @@ import finebore.practice.Finding;
 import finebore.seat.Bowl;
 import finebore.seat.Cut;
 import finebore.seat.Seat;
+import finebore.study.Reading;
 import finebore.study.ReadingKind;
 import finebore.study.SeatFit;
 import finebore.study.SeatStudy;
@@ -27,6 +28,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /** Each finding of a valve on a seat just inside and just outside its limit. */
@@ -247,5 +249,133 @@ class SeatFindingsTest {
   void aFindingIsAboutOneThing() {
     assertThat(one(cut(1, 45, 1.6), OUT_OF_RANGE, "seatWidth").subject())
         .isEqualTo(Subject.reading("seatWidth"));
+  }
+
+  private static double figure(Finding finding, String term) {
+    return ((Term.Figure) finding.terms().get(term)).value();
+  }
+
+  /** Where the lowest of four cuts from 41.25 ends, diameter. */
+  private static double lowestCutEnds() {
+    return 41.25
+        - 2
+            * (1.2 * Math.cos(Math.toRadians(45))
+                + 1.4 * Math.cos(Math.toRadians(60))
+                + 1.5 * Math.cos(Math.toRadians(75)));
+  }
+
+  @Test
+  void aSquareStepIsAsLongAsTheThroatIsTooSmall() {
+    double end = lowestCutEnds();
+    Finding step = one(throat(end - 0.5), SQUARE_STEP, "");
+    assertThat(step.extent()).isCloseTo(0.25, within(1e-6));
+    assertThat(figure(step, "step")).isCloseTo(0.25, within(1e-6));
+    assertThat(figure(step, "end")).isCloseTo(end, within(1e-6));
+    assertThat(figure(step, "throat")).isCloseTo(end - 0.5, within(1e-9));
+    assertThat(((Cure.OtherThroat) step.cure().orElseThrow()).mm()).isCloseTo(end, within(1e-6));
+  }
+
+  /** A 30 of 1 mm rises half a millimetre: from 0.3 deep it shows 0.6 of it, from 0 nothing. */
+  @Test
+  void aTopCutIsShortByWhatRunsOutOfMetal() {
+    Finding some = one(seat(Samples.fourAngles(0.89).withDepthMm(0.3)), CUT_ABOVE_COMES_SHORT, "");
+    assertThat(some.extent()).isCloseTo(0.4, within(1e-6));
+    assertThat(((Term.Phrase) some.terms().get("cut")).message().code()).isEqualTo("cut.runsOut");
+    Finding none = one(seat(Samples.fourAngles(0.89).withDepthMm(0)), CUT_ABOVE_COMES_SHORT, "");
+    assertThat(none.extent()).isCloseTo(1, within(1e-6));
+    assertThat(((Term.Phrase) none.terms().get("cut")).message().code())
+        .isEqualTo("cut.neverTouches");
+  }
+
+  /** Cuts of 45, 60 and 75 are 0.849, 1.212 and 1.449 high, together 3.510. */
+  @Test
+  void aSeatReachesBelowItsBowlBySoMuch() {
+    double high =
+        1.2 * Math.sin(Math.toRadians(45))
+            + 1.4 * Math.sin(Math.toRadians(60))
+            + 1.5 * Math.sin(Math.toRadians(75));
+    Finding below =
+        one(seat(Samples.fourAngles(0.89).withBowl(new Bowl(37.4, 2))), SEAT_BELOW_BOWL, "");
+    assertThat(figure(below, "cuts")).isBetween(high, high + 0.51);
+    assertThat(below.extent()).isCloseTo(figure(below, "cuts") - 2, within(1e-9));
+    // As deep as the bowl is no deeper, and a bowl as wide as the seat is none.
+    double cuts = figure(below, "cuts");
+    assertThat(codes(seat(Samples.fourAngles(0.89).withBowl(new Bowl(37.4, cuts)))))
+        .doesNotContain(SEAT_BELOW_BOWL);
+    Finding wide =
+        one(seat(Samples.fourAngles(0.89).withBowl(new Bowl(41.25, 9))), SEAT_BELOW_BOWL, "");
+    assertThat(wide.extent()).isZero();
+    assertThat(codes(seat(Samples.fourAngles(0.89).withBowl(new Bowl(41.2, 9)))))
+        .doesNotContain(SEAT_BELOW_BOWL);
+  }
+
+  @Test
+  void aContactRunsPastTheFaceBySoMuch() {
+    Pairing past = seat(Samples.fourAngles(0.85).withOutsideDiameterMm(39.6));
+    double over = -Samples.study(past).fit().seated().orElseThrow().contact().fromInnerEdgeMm();
+    Finding found = one(past, CONTACT_PAST_FACE, "");
+    assertThat(found.extent()).isCloseTo(over, within(1e-9));
+    assertThat(figure(found, "past")).isCloseTo(over, within(1e-9));
+    assertThat(after(past, found, ReadingKind.CONTACT_CENTRE)).isCloseTo(0.5, within(0.02));
+  }
+
+  @Test
+  void aValveThatTouchesElsewhereTouchesThereByItsShare() {
+    Pairing wrong =
+        new Pairing(
+            Samples.oneSharpAngle().withCuts(List.of(new Cut(45, 2.0)), 0), Samples.plainValve());
+    Finding found = one(wrong, TOUCHES_ELSEWHERE, "");
+    double share = Samples.study(wrong).fit().seated().orElseThrow().contact().intendedShare();
+    assertThat(share).isLessThan(0.5);
+    assertThat(found.extent()).isCloseTo(1 - share, within(1e-9));
+    assertThat(found.terms()).containsEntry("sealing", Term.angle(45));
+  }
+
+  /**
+   * Above its range and below it, each with its limit; a retainer that meets the seal is a fault.
+   */
+  @Test
+  void aReadingSaysWhichLimitItIsPast() {
+    Finding high = one(cut(1, 45, 1.8), OUT_OF_RANGE, "seatWidth");
+    assertThat(((Term.Phrase) high.terms().get("limit")).message().code())
+        .isEqualTo("limit.atMost");
+    assertThat(((Term.Phrase) high.terms().get("why")).message().code())
+        .isEqualTo("outOfRange.seatWidth.above");
+    assertThat(high.extent()).isCloseTo(0.3, within(1e-9));
+    Finding low = one(cut(1, 45, 0.8), OUT_OF_RANGE, "seatWidth");
+    assertThat(((Term.Phrase) low.terms().get("limit")).message().code())
+        .isEqualTo("limit.atLeast");
+    assertThat(((Term.Phrase) low.terms().get("why")).message().code())
+        .isEqualTo("outOfRange.seatWidth.below");
+    assertThat(low.extent()).isCloseTo(0.2, within(1e-9));
+    for (double room : new double[] {0.5, 0.0, -0.2}) {
+      SeatStudy study = Samples.study(Samples.pairing());
+      Finding retainer =
+          SeatFindings.of(
+                  "I1",
+                  Port.INTAKE,
+                  study.fit(),
+                  List.of(new Reading(ReadingKind.RETAINER, room)),
+                  Samples.practice())
+              .stream()
+              .filter(f -> f.subject().id().equals(ReadingKind.RETAINER.key()))
+              .findFirst()
+              .orElseThrow();
+      assertThat(retainer.severity()).isEqualTo(room > 0 ? Severity.CAUTION : Severity.FAULT);
+    }
+  }
+
+  /** Half way between two angles, half as wide as the lower one, but never under half a mm. */
+  @ParameterizedTest
+  @CsvSource({"1.5, 0.75", "0.8, 0.5", "1.0, 0.5"})
+  void aCutBetweenIsHalfAsWideAsTheOneBelowIt(double lowerMm, double betweenMm) {
+    Seat rough =
+        Samples.fourAngles(0.86)
+            .withCuts(List.of(new Cut(30, 1), new Cut(45, 1.2), new Cut(72, lowerMm)), 1);
+    Finding step = one(seat(rough), OUT_OF_RANGE, "angleStep");
+    Cure.AddCut cure = (Cure.AddCut) step.cure().orElseThrow();
+    assertThat(cure.index()).isEqualTo(2);
+    assertThat(cure.cut().angleDeg()).isEqualTo(59);
+    assertThat(cure.cut().widthMm()).isCloseTo(betweenMm, within(1e-9));
   }
 }
