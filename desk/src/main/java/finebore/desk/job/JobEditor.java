@@ -187,20 +187,19 @@ final class JobEditor extends VBox {
                     .append(". "));
     if (work.port() == Port.INTAKE && work.shown().curve().isPresent()) {
       text.append(
-              session.say(
-                  "report.mach",
-                  "index",
-                  UnitSystem.fixed(
-                      AirDemand.machIndex(
-                          job.engine(),
-                          work.pairing().valve().headDiameterMm(),
-                          work.shown().curve().get()),
-                      2),
-                  "speed",
-                  UnitSystem.fixed(job.engine().rpm(), 0),
-                  "limit",
-                  UnitSystem.fixed(AirDemand.MACH_INDEX_LIMIT, 1)))
-          .append('.');
+          session.say(
+              "sizes.mach",
+              "index",
+              UnitSystem.fixed(
+                  AirDemand.machIndex(
+                      job.engine(),
+                      work.pairing().valve().headDiameterMm(),
+                      work.shown().curve().get()),
+                  2),
+              "speed",
+              UnitSystem.fixed(job.engine().rpm(), 0),
+              "limit",
+              UnitSystem.fixed(AirDemand.MACH_INDEX_LIMIT, 1)));
     }
     return text.toString();
   }
