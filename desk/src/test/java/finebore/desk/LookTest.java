@@ -6,11 +6,14 @@ import static org.assertj.core.api.Assertions.within;
 import finebore.desk.plan.SectionView;
 import finebore.valve.Pairing;
 import java.nio.file.Path;
+import java.util.List;
 import javafx.geometry.Point2D;
+import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
+import javafx.scene.text.Text;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -108,5 +111,42 @@ class LookTest {
                     true,
                     null)));
     assertThat(grip("throat").distance(before)).isLessThan(0.5);
+  }
+
+  /** The largest text in the smallest window: fields stand in fewer columns, and none is cut. */
+  @Test
+  void noFigureIsCutOffInLargeTextAndASmallWindow() {
+    Stage stage = (Stage) desk.onFx(() -> desk.window.scene().getWindow());
+    desk.runFx(
+        () -> {
+          stage.setWidth(1024);
+          stage.setHeight(700);
+        });
+    for (int k = 0; k < 5; k++) {
+      desk.press(KeyCode.CONTROL, KeyCode.PLUS).release(KeyCode.PLUS, KeyCode.CONTROL);
+    }
+    desk.settle();
+    assertThat(desk.folder.textScale()).isEqualTo(1.5);
+    for (String station : List.of("job", "found")) {
+      desk.clickOn("#station-" + station);
+      desk.settle();
+      assertThat(desk.onFx(() -> cutOff("#" + station + "-station"))).isEmpty();
+    }
+  }
+
+  /** Figures wider than the fields they stand in. */
+  private List<String> cutOff(String station) {
+    return desk.lookup(station).query().lookupAll(".text-field").stream()
+        .map(TextField.class::cast)
+        .filter(field -> field.getText().matches("[-\\d.]+"))
+        .filter(
+            field -> {
+              Text text = new Text(field.getText());
+              text.setFont(field.getFont());
+              double room = field.getWidth() - field.snappedLeftInset() - field.snappedRightInset();
+              return text.getLayoutBounds().getWidth() > room;
+            })
+        .map(field -> field.getId() + ": " + field.getText())
+        .toList();
   }
 }

@@ -15,16 +15,25 @@ import javafx.scene.Node;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 
-/** Fields of settings in columns, each with its name above it, kept up to date with the session. */
+/**
+ * Fields of settings in columns, each with its name above it, kept up to date with the session.
+ * Where the text is so large, or the window so small, that figures would be cut off, there are
+ * fewer columns.
+ */
 public final class FieldGrid extends GridPane {
 
   /** A field and how it comes up to date. */
   private record Bound(Runnable show) {}
 
   private final JobSession session;
-  private final int columns;
+  private final int most;
+  private int columns;
   private final List<Bound> fields = new ArrayList<>();
+
+  /** As wide as a column must be for a figure and its unit, in the size of the text. */
+  private final Region narrowest = new Region();
 
   public FieldGrid(JobSession session) {
     this(session, 2);
@@ -33,16 +42,45 @@ public final class FieldGrid extends GridPane {
   /** With so many fields beside each other. */
   public FieldGrid(JobSession session, int columns) {
     this.session = session;
-    this.columns = columns;
-    setHgap(10);
+    this.most = columns;
+    setHgap(GAP_PX);
     setVgap(5);
-    for (int k = 0; k < columns; k++) {
+    columns(columns);
+    narrowest.setStyle("-fx-min-width: 6.3em;");
+    narrowest.setManaged(false);
+    narrowest.setVisible(false);
+    getChildren().add(narrowest);
+    narrowest.minWidthProperty().addListener((o, was, is) -> fit());
+    widthProperty().addListener((o, was, is) -> fit());
+    session.work().addListener((o, was, is) -> show());
+  }
+
+  private static final double GAP_PX = 10;
+
+  private void columns(int count) {
+    columns = count;
+    getColumnConstraints().clear();
+    for (int k = 0; k < count; k++) {
       ColumnConstraints column = new ColumnConstraints();
-      column.setPercentWidth(100.0 / columns);
+      column.setPercentWidth(100.0 / count);
       column.setHgrow(Priority.ALWAYS);
       getColumnConstraints().add(column);
     }
-    session.work().addListener((o, was, is) -> show());
+  }
+
+  private void fit() {
+    double least = narrowest.getMinWidth() + GAP_PX;
+    if (getWidth() <= 0 || least <= GAP_PX) {
+      return;
+    }
+    int fits = Math.clamp((int) ((getWidth() + GAP_PX) / least), 1, most);
+    if (fits != columns) {
+      columns(fits);
+      List<Node> nodes = getManagedChildren();
+      for (int k = 0; k < nodes.size(); k++) {
+        setConstraints(nodes.get(k), k % columns, k / columns);
+      }
+    }
   }
 
   /** Adds a field for a setting of the valve or seat looked at. */

@@ -25,6 +25,7 @@ import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleDoubleProperty;
 import javafx.geometry.Pos;
+import javafx.geometry.VPos;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.Label;
@@ -34,9 +35,11 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
 /**
@@ -106,10 +109,11 @@ public final class FoundStation extends BorderPane {
                 takeMaterial();
               }
             });
-    HBox head = new HBox(8, title, material, showChamber, exception);
-    head.setAlignment(Pos.CENTER_LEFT);
-    HBox.setHgrow(title, Priority.ALWAYS);
-    title.setMaxWidth(Double.MAX_VALUE);
+    HBox about = new HBox(8, material, showChamber, exception);
+    about.setAlignment(Pos.CENTER_RIGHT);
+    // Beside the name while there is room for both, under it otherwise.
+    FlowPane head = new FlowPane(8, 4, title, about);
+    head.setRowValignment(VPos.CENTER);
     chamber();
     VBox left = new VBox(6, plan, head, section, chamber, trace, outline, said, assumed);
     VBox.setVgrow(chamber, Priority.ALWAYS);
@@ -122,10 +126,14 @@ public final class FoundStation extends BorderPane {
     how.setMinHeight(Region.USE_PREF_SIZE);
     how.getStyleClass().addAll("small", "muted");
     how.setMaxWidth(Double.MAX_VALUE);
-    HBox.setHgrow(how, Priority.ALWAYS);
-    HBox above = new HBox(8, how, moreRows());
-    VBox middle =
-        new VBox(6, figures, above, new MessageLine("reading-message", session.messages()), sheet);
+    // What is said takes the place of what is always so.
+    MessageLine told = new MessageLine("reading-message", session.messages());
+    how.visibleProperty().bind(told.textProperty().isEmpty());
+    StackPane says = new StackPane(how, told);
+    says.setAlignment(Pos.TOP_LEFT);
+    HBox.setHgrow(says, Priority.ALWAYS);
+    HBox above = new HBox(8, says, moreRows());
+    VBox middle = new VBox(6, figures, above, sheet);
     middle.getStyleClass().add("column");
     VBox.setVgrow(sheet, Priority.ALWAYS);
     heading.getStyleClass().add("heading");
