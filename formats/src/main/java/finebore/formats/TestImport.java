@@ -151,6 +151,9 @@ public final class TestImport {
   private static final Pattern FLOW_AT =
       Pattern.compile("^(cfm|l/s|m3/s)(\\s*@\\s*[\\d.]+\\s*\"?.*)?$");
 
+  /** A name, and behind it one word, or one and where it was measured. */
+  private static final Pattern BARE = Pattern.compile("^(.*?)\\s+(\\S+(?:\\s*@.*)?)$");
+
   private static final Map<String, Role> NAMES =
       Map.ofEntries(
           Map.entry("test", Role.TEST),
@@ -204,7 +207,19 @@ public final class TestImport {
         parts.group(2) != null
             ? parts.group(2)
             : parts.group(3) != null ? parts.group(3) : parts.group(4);
+    if (unit == null) {
+      // The bare unit behind a name that is known: "lift mm", "flow cfm @ 28".
+      Matcher last = BARE.matcher(plain);
+      if (last.matches() && isInUnit(last.group(1), last.group(2))) {
+        name = last.group(1);
+        unit = last.group(2);
+      }
+    }
     String said = unit == null ? "" : unit.replace(" ", "");
+    Matcher flow = FLOW_AT.matcher(said);
+    if (flow.matches()) {
+      said = flow.group(1);
+    }
     Column column = new Column(heading, Optional.empty(), Optional.empty(), said);
     if (said.equals("%")) {
       return column.as(Role.PERCENT);
@@ -216,10 +231,13 @@ public final class TestImport {
       return column.as(NAMES.get(name));
     }
     // A heading of its own in a unit of flow is a test in a column.
-    Matcher flow = FLOW_AT.matcher(said);
-    return flow.matches()
-        ? new Column(heading, Optional.empty(), Optional.empty(), flow.group(1)).as(Role.FLOW)
-        : column;
+    return flow.matches() ? column.as(Role.FLOW) : column;
+  }
+
+  private static boolean isInUnit(String name, String said) {
+    Role role = NAMES.getOrDefault(name, Role.IGNORE);
+    return role.units().stream().anyMatch(unit -> isSymbol(unit, said))
+        || role == Role.FLOW && FLOW_AT.matcher(said).matches();
   }
 
   private static boolean isSymbol(Unit unit, String said) {

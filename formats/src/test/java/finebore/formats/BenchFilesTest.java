@@ -34,6 +34,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Flow tests in job files, CSV and reports, and the demo jobs' tests. */
 class BenchFilesTest {
@@ -163,6 +164,13 @@ class BenchFilesTest {
         "dp (inH2O)|DEPRESSION|INCH_OF_WATER",
         "depression (kPa)|DEPRESSION|KILOPASCAL",
         "Lift [in]|LIFT|INCH",
+        "lift mm|LIFT|MM",
+        "Valve Lift in|LIFT|INCH",
+        "Lift thou|LIFT|THOU",
+        "Flow cfm @ 28|FLOW|CFM",
+        "Flow (CFM @ 28)|FLOW|CFM",
+        "flow l/s|FLOW|LITRE_PER_SECOND",
+        "Depression kPa|DEPRESSION|KILOPASCAL",
       })
   void headingsSayWhatTheySay(String heading, Role role, Unit unit) throws FileProblem {
     CsvTable table = CsvTable.of(heading + "\tremarks\n1\tx\n");
@@ -171,6 +179,14 @@ class BenchFilesTest {
     assertThat(meant.role()).contains(role);
     assertThat(meant.unit()).isEqualTo(Optional.ofNullable(unit));
     assertThat(meant.question().isPresent()).isEqualTo(unit == null);
+  }
+
+  /** What is no unit of what the name is, is no unit. */
+  @ParameterizedTest
+  @ValueSource(strings = {"lift cfm", "flow mm", "valve mm", "lift no", "liftmm"})
+  void aWordBehindANameThatIsNoUnitOfItAsks(String heading) throws FileProblem {
+    CsvTable table = CsvTable.of(heading + "\tremarks\n1\tx\n");
+    assertThat(TestImport.guess(table).getFirst().question()).isPresent();
   }
 
   @Test
