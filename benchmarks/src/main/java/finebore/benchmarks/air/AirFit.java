@@ -16,7 +16,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.TreeMap;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 
@@ -28,6 +27,10 @@ import java.util.stream.Collectors;
  * <p>What is fitted is log(effective area / gate area) over {@link SectionShape}. Every third
  * family is kept out of the fit, and what is written is what was judged. Without a package today's
  * estimate is judged.
+ *
+ * <p>Half of the networks learn from their own direction alone, half from both: what a section does
+ * to air that goes in tells something of air that goes out. The directions are told apart by one
+ * number more, which is then part of the constants; seats that are kept out are kept out of both.
  */
 public final class AirFit {
 
@@ -39,6 +42,12 @@ public final class AirFit {
 
   /** How small weights are kept. */
   private static final double SMALL = 3e-3;
+
+  /** What tells a network's own direction from the other, in spreads. */
+  private static final double MARK = 0.5;
+
+  /** How much more its own direction counts than the other, at least about. */
+  private static final int OWN = 2;
 
   private AirFit() {}
 
@@ -88,7 +97,10 @@ public final class AirFit {
       Estimate estimate =
           direction == Direction.INTAKE ? Estimate.ofIntake() : Estimate.ofExhaust();
       if (arguments.length > 1) {
-        Fitted made = fit(fitted);
+        Fitted made =
+            fit(
+                fitted,
+                rows.stream().filter(r -> r.direction() != direction && !r.isKeptOut()).toList());
         estimate = made.estimate();
         write(Path.of(arguments[1]), direction, made);
       }
@@ -182,99 +194,54 @@ public final class AirFit {
         gateAbove);
   }
 
-  private record Fitted(
-      Estimate estimate,
-      List<Network> networks,
-      double[] least,
-      double[] most,
-      double[] middle,
-      double[] spread,
-      double meanLog) {}
+  private record Fitted(Estimate estimate, List<Network> networks, Scale scale) {}
 
-  private static Fitted fit(List<Row> rows) {
-    int m = SectionShape.COUNT;
-    double[] least = new double[m];
-    double[] most = new double[m];
-    double[] middle = new double[m];
-    double[] spread = new double[m];
-    for (int d = 0; d < m; d++) {
-      int at = d;
-      double[] values = rows.stream().mapToDouble(r -> r.x()[at]).toArray();
-      least[d] = Arrays.stream(values).min().orElseThrow();
-      most[d] = Arrays.stream(values).max().orElseThrow();
-      double mean = Arrays.stream(values).average().orElseThrow();
-      middle[d] = mean;
-      spread[d] =
-          Math.sqrt(
-              Arrays.stream(values).map(v -> (v - mean) * (v - mean)).average().orElseThrow()
-                  + 1e-12);
+  private static Fitted fit(List<Row> rows, List<Row> otherWay) {
+    Scale scale = Scale.of(rows);
+    Lesson alone = Lesson.of(rows, scale);
+    Lesson both = Lesson.of(otherWay, scale).marked(-MARK);
+    for (int k = 0; k < Math.max(1, OWN * otherWay.size() / rows.size()); k++) {
+      both = both.and(alone.marked(MARK));
     }
-    double meanLog = rows.stream().mapToDouble(Row::target).average().orElseThrow();
-    double size =
-        Math.sqrt(
-            rows.stream()
-                .mapToDouble(r -> Math.pow(r.target() - meanLog, 2))
-                .average()
-                .orElseThrow());
-    double[][] x = rows.stream().map(r -> normal(r.x(), middle, spread)).toArray(double[][]::new);
-    double[] y = rows.stream().mapToDouble(r -> (r.target() - meanLog) / size).toArray();
-    List<NetworkFit.Rise> rises =
-        rows.stream()
-            .map(
-                r ->
-                    new NetworkFit.Rise(
-                        normal(r.x(), middle, spread),
-                        normal(r.xAbove(), middle, spread),
-                        Math.log(r.gateAboveMm2() / r.gateMm2()) / size))
-            .toList();
-    List<NetworkFit.Change> changes = changes(rows);
     List<Network> networks = new ArrayList<>();
     for (int n = 0; n < NETWORKS; n++) {
-      networks.add(scaled(NetworkFit.fit(x, y, rises, changes, SMALL, ROUNDS, n), size, meanLog));
+      Network network =
+          n % 2 == 0
+              ? NetworkFit.fit(alone, SMALL, ROUNDS, n)
+              : unmarked(NetworkFit.fit(both, SMALL, ROUNDS, n));
+      networks.add(scaled(network, scale));
     }
     return new Fitted(
-        new Estimate(networks, least, most, middle, spread, meanLog),
+        new Estimate(
+            networks, scale.least(), scale.most(), scale.middle(), scale.spread(), scale.meanLog()),
         networks,
-        least,
-        most,
-        middle,
-        spread,
-        meanLog);
+        scale);
   }
 
-  /** Every two seats of a family at the same lift. */
-  private static List<NetworkFit.Change> changes(List<Row> rows) {
-    Map<String, List<Integer>> alike = new TreeMap<>();
-    for (int k = 0; k < rows.size(); k++) {
-      String at = rows.get(k).family() + " " + rows.get(k).lift();
-      alike.computeIfAbsent(at, f -> new ArrayList<>()).add(k);
-    }
-    List<NetworkFit.Change> changes = new ArrayList<>();
-    for (List<Integer> group : alike.values()) {
-      for (int a = 0; a < group.size(); a++) {
-        for (int b = a + 1; b < group.size(); b++) {
-          changes.add(new NetworkFit.Change(group.get(a), group.get(b)));
-        }
-      }
-    }
-    return changes;
+  /** The mark of its own direction is always the same: it goes into the constants. */
+  private static Network unmarked(Network network) {
+    List<double[][]> layers = new ArrayList<>(network.layers());
+    layers.set(
+        0,
+        Arrays.stream(layers.getFirst())
+            .map(
+                row -> {
+                  int mark = row.length - 2;
+                  double[] without = Arrays.copyOf(row, row.length - 1);
+                  without[mark] = row[mark + 1] + MARK * row[mark];
+                  return without;
+                })
+            .toArray(double[][]::new));
+    return new Network(layers);
   }
 
-  private static Network scaled(Network network, double size, double meanLog) {
+  private static Network scaled(Network network, Scale scale) {
     double[] last = network.layers().getLast()[0];
     for (int k = 0; k < last.length; k++) {
-      last[k] *= size;
+      last[k] *= scale.size();
     }
-    last[last.length - 1] += meanLog;
+    last[last.length - 1] += scale.meanLog();
     return network;
-  }
-
-  private static double[] normal(double[] raw, double[] middle, double[] spread) {
-    double[] out = new double[raw.length];
-    for (int d = 0; d < raw.length; d++) {
-      out[d] = (raw[d] - middle[d]) / spread[d];
-    }
-    return out;
   }
 
   /** Errors in points: of the level, of one change at a time, and between any two seats. */
@@ -345,11 +312,11 @@ public final class AirFit {
     parts.add(
         block(
             List.of(
-                line(fitted.meanLog()),
-                line(fitted.least()),
-                line(fitted.most()),
-                line(fitted.middle()),
-                line(fitted.spread()))));
+                line(fitted.scale().meanLog()),
+                line(fitted.scale().least()),
+                line(fitted.scale().most()),
+                line(fitted.scale().middle()),
+                line(fitted.scale().spread()))));
     for (Network network : fitted.networks()) {
       List<String> lines = new ArrayList<>();
       for (double[][] layer : network.layers()) {

@@ -23,12 +23,6 @@ final class NetworkFit {
 
   private static final double FALLING = 20;
 
-  /** Two lifts of one section, close together, of which the higher may not flow less. */
-  record Rise(double[] lower, double[] higher, double gateGain) {}
-
-  /** Two rows, by their places, that differ by a change of the section alone. */
-  record Change(int before, int after) {}
-
   private final List<double[][]> layers = new ArrayList<>();
   private final List<double[][]> gradient = new ArrayList<>();
   private final List<double[][]> mean = new ArrayList<>();
@@ -57,20 +51,13 @@ final class NetworkFit {
   /**
    * Fits one.
    *
-   * @param x rows of numbers, mean 0 and spread 1
-   * @param y what each is to give, of about spread 1
-   * @param rises pairs that may not fall; gains in units of y
-   * @param changes pairs whose difference counts by itself
    * @param small how small weights are kept
    */
-  static Network fit(
-      double[][] x,
-      double[] y,
-      List<Rise> rises,
-      List<Change> changes,
-      double small,
-      int rounds,
-      long seed) {
+  static Network fit(Lesson lesson, double small, int rounds, long seed) {
+    double[][] x = lesson.x();
+    double[] y = lesson.y();
+    List<Lesson.Rise> rises = lesson.rises();
+    List<Lesson.Change> changes = lesson.changes();
     NetworkFit fit = new NetworkFit(x[0].length, seed);
     for (int round = 0; round < rounds; round++) {
       for (double[][] g : fit.gradient) {
@@ -84,7 +71,7 @@ final class NetworkFit {
         fit.backward(states, 2 * (states[states.length - 1][0] - y[at]) / BATCH);
       }
       for (int k = 0; k < RISES && !rises.isEmpty(); k++) {
-        Rise rise = rises.get(fit.random.nextInt(rises.size()));
+        Lesson.Rise rise = rises.get(fit.random.nextInt(rises.size()));
         double[][] low = fit.forward(rise.lower());
         double[][] high = fit.forward(rise.higher());
         double gain = rise.gateGain() + high[high.length - 1][0] - low[low.length - 1][0];
@@ -94,7 +81,7 @@ final class NetworkFit {
         }
       }
       for (int k = 0; k < CHANGES && !changes.isEmpty(); k++) {
-        Change change = changes.get(fit.random.nextInt(changes.size()));
+        Lesson.Change change = changes.get(fit.random.nextInt(changes.size()));
         double[][] before = fit.forward(x[change.before()]);
         double[][] after = fit.forward(x[change.after()]);
         double said = after[after.length - 1][0] - before[before.length - 1][0];
