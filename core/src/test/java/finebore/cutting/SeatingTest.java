@@ -9,6 +9,7 @@ import finebore.cutting.Seating.Seated;
 import finebore.seat.Cut;
 import finebore.seat.Seat;
 import finebore.seat.SeatSection;
+import finebore.section.Point;
 import finebore.section.Profile;
 import finebore.section.Surface;
 import finebore.section.Surface.Part;
@@ -136,6 +137,62 @@ class SeatingTest {
   void aNarrowSeatWidthGoesStraightIntoTheContact() {
     Seat narrow = Samples.fourAngles(0.85).withCut(1, new Cut(45, 0.6));
     assertThat(seated(narrow, Samples.plainValve()).contact().widthMm()).isBetween(0.6, 0.65);
+  }
+
+  /**
+   * A film of 0.02 reaches 0.0283 up: past the 45 onto the 60 below it, where the gap opens by tan
+   * 60 - tan 45, and onto the 30 above it, where it opens by tan 45 - tan 30.
+   */
+  @Test
+  void aContactIsSharedAmongWhatItLiesOn() {
+    double up = 0.02 / Math.cos(Math.toRadians(45));
+    double below = up / (Math.tan(Math.toRadians(60)) - 1);
+    double above = up / (1 - Math.tan(Math.toRadians(30)));
+    double seat = 1.2 * Math.sqrt(0.5);
+    Seated s = (Seated) seat(Samples.fourAngles(0.89), Samples.plainValve(), 0.02);
+    assertThat(s.contact().widthMm())
+        .isCloseTo((below + seat + above) * Math.sqrt(2), within(1e-6));
+    assertThat(s.contact().outer().r()).isCloseTo(20.625 + above, within(1e-6));
+    assertThat(s.contact().inner().r()).isCloseTo(20.625 - seat - below, within(1e-6));
+    assertThat(s.contact().intendedShare()).isCloseTo(seat / (below + seat + above), within(1e-6));
+    assertThat(s.contact().on()).extracting(Surface::angleDeg).containsExactly(45.0, 30.0, 60.0);
+    assertThat(s.contact().fromInnerEdgeMm())
+        .isCloseTo(2.4 - (21 - 20.625 + seat + below) * Math.sqrt(2), within(1e-6));
+    assertThat(s.contact().outer().z())
+        .isCloseTo(-10 + above * Math.tan(Math.toRadians(30)), within(1e-6));
+  }
+
+  /**
+   * A step between cuts stands upright: it carries nothing, and what hangs under it is not seen.
+   */
+  @Test
+  void aStepBesideTheSeatCarriesNothing() {
+    Profile wall =
+        new Profile(
+            List.of(
+                new Point(30, -8),
+                new Point(21, -8),
+                new Point(21, -10),
+                new Point(20, -11),
+                new Point(20, -20)),
+            List.of(
+                Surface.of(Surface.Trace.CHAMBER_ROOF),
+                Surface.of(Surface.Trace.STEP_BESIDE_CUTTER),
+                Surface.cut(0, 45),
+                Surface.of(Surface.Trace.THROAT)));
+    Seat seat = Seat.of(List.of(new Cut(45, Math.sqrt(2))), 0, 42, 10, 40, 4, 40, 10, 0);
+    Seated s =
+        (Seated)
+            Seating.of(
+                new SeatSection(seat, wall, List.of()),
+                ValveSection.of(Samples.plainValve().withHeadDiameterMm(41.6), Tolerance.FINE),
+                0.01,
+                Tolerance.FINE);
+    assertThat(s.restMm()).isCloseTo(-10.2, within(1e-9));
+    assertThat(s.contact().on()).containsExactly(Surface.cut(0, 45));
+    assertThat(s.contact().intendedShare()).isEqualTo(1);
+    assertThat(s.contact().outsideDiameterMm()).isCloseTo(41.6, within(1e-9));
+    assertThat(s.contact().insideDiameterMm()).isCloseTo(40, within(1e-9));
   }
 
   @Property
