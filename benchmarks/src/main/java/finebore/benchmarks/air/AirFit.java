@@ -18,6 +18,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /**
  * Fits the instant estimate to solved air and judges it on families of seats it never saw: {@code
@@ -199,23 +200,30 @@ public final class AirFit {
   private static Fitted fit(List<Row> rows, List<Row> otherWay) {
     Scale scale = Scale.of(rows);
     Lesson alone = Lesson.of(rows, scale);
-    Lesson both = Lesson.of(otherWay, scale).marked(-MARK);
-    for (int k = 0; k < Math.max(1, OWN * otherWay.size() / rows.size()); k++) {
-      both = both.and(alone.marked(MARK));
-    }
-    List<Network> networks = new ArrayList<>();
-    for (int n = 0; n < NETWORKS; n++) {
-      Network network =
-          n % 2 == 0
-              ? NetworkFit.fit(alone, SMALL, ROUNDS, n)
-              : unmarked(NetworkFit.fit(both, SMALL, ROUNDS, n));
-      networks.add(scaled(network, scale));
-    }
+    Lesson both = both(alone, Lesson.of(otherWay, scale));
+    List<Network> networks =
+        IntStream.range(0, NETWORKS)
+            .parallel()
+            .mapToObj(
+                n ->
+                    n % 2 == 0
+                        ? NetworkFit.fit(alone, SMALL, ROUNDS, n)
+                        : unmarked(NetworkFit.fit(both, SMALL, ROUNDS, n)))
+            .map(network -> scaled(network, scale))
+            .toList();
     return new Fitted(
         new Estimate(
             networks, scale.least(), scale.most(), scale.middle(), scale.spread(), scale.meanLog()),
         networks,
         scale);
+  }
+
+  private static Lesson both(Lesson own, Lesson other) {
+    Lesson both = other.marked(-MARK);
+    for (int k = 0; k < Math.max(1, OWN * other.y().length / own.y().length); k++) {
+      both = both.and(own.marked(MARK));
+    }
+    return both;
   }
 
   /** The mark of its own direction is always the same: it goes into the constants. */
