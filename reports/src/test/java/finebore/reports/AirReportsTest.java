@@ -15,6 +15,7 @@ import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.planning.PlanStudy;
 import finebore.section.Point;
+import finebore.section.Surface;
 import finebore.study.SeatStudy;
 import finebore.words.Language;
 import finebore.words.UnitSystem;
@@ -33,13 +34,15 @@ class AirReportsTest {
 
   private static final Words WORDS = new Words(Language.ENGLISH, UnitSystem.METRIC);
   private static final double LIFT = 6;
-  private static final AirFlow FOUND = solved();
+  private static final Job JOB = JobFile.demo();
+  private static final SeatPlace I1 = JOB.engine().seats().getFirst();
+  private static final SeatStudy AS_FOUND = PlanStudy.asFound(JOB, I1, Calibration.SEAT_ALONE);
+  private static final AirFlow FOUND = solved(AS_FOUND);
+  private static final AirFlow PLANNED =
+      solved(PlanStudy.of(JOB, I1, JOB.planOf(I1), AS_FOUND).finished());
 
-  private static AirFlow solved() {
-    Job job = JobFile.demo();
-    SeatStudy found =
-        PlanStudy.asFound(job, job.engine().seats().getFirst(), Calibration.SEAT_ALONE);
-    return AirSolver.solve(found.airAt(LIFT, Turbulence.EVEN, Fineness.COARSE));
+  private static AirFlow solved(SeatStudy study) {
+    return AirSolver.solve(study.airAt(LIFT, Turbulence.EVEN, Fineness.COARSE));
   }
 
   @Test
@@ -141,18 +144,20 @@ class AirReportsTest {
     assertThat(water.lengthMm()).isCloseTo(longest, withinPercentage(20));
   }
 
+  /** The underhead is an arc of many chords: together they are longer than what stem there is. */
+  @Test
+  void deadWaterLiesAgainstTheWholeOfASurface() {
+    assertThat(AirLines.of(PLANNED).deadWater().getFirst().surface())
+        .isEqualTo(Surface.of(Surface.Trace.UNDERHEAD));
+  }
+
   /** Two pictures side by side are drawn to one scale: the same seat lies in the same place. */
   @Test
   void twoSectionsStandInOneFrame() throws IOException {
-    Job job = JobFile.demo();
-    SeatPlace i1 = job.engine().seats().getFirst();
-    SeatStudy found = PlanStudy.asFound(job, i1, Calibration.SEAT_ALONE);
-    SeatStudy planned = PlanStudy.of(job, i1, job.planOf(i1), found).finished();
-    AirFlow other = AirSolver.solve(planned.airAt(LIFT, Turbulence.EVEN, Fineness.COARSE));
     var image =
         ImageIO.read(
             new ByteArrayInputStream(
-                AirPicture.pair(FOUND, "A", other, "B", AirColours.Layer.SPEED, WORDS)));
+                AirPicture.pair(FOUND, "A", PLANNED, "B", AirColours.Layer.SPEED, WORDS)));
     int half = image.getWidth() / 2;
     // The roof of the chamber is the same in both: far out it begins at the same height.
     assertThat(metalAt(image, half - 40)).isEqualTo(metalAt(image, image.getWidth() - 40));

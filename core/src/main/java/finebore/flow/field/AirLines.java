@@ -7,9 +7,12 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.Deque;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.SortedSet;
 import java.util.TreeSet;
@@ -246,7 +249,7 @@ public final class AirLines {
 
   /** The surface that most of the wall beside dead water is. */
   private Surface surfaceAt(Profile wall, Collection<Integer> beside, int side) {
-    double[] covered = new double[wall.segmentCount()];
+    Map<Surface, Double> covered = new HashMap<>();
     for (int i : beside) {
       Point a = flow.corner(i, side);
       Point b = flow.corner(i + 1, side);
@@ -257,12 +260,9 @@ public final class AirLines {
           nearest = k;
         }
       }
-      covered[nearest] += a.distanceTo(b);
+      // An arc is many stretches of one surface.
+      covered.merge(wall.surfaces().get(nearest), a.distanceTo(b), Double::sum);
     }
-    int most = 0;
-    for (int k = 1; k < covered.length; k++) {
-      most = covered[k] > covered[most] ? k : most;
-    }
-    return wall.surfaces().get(most);
+    return Collections.max(covered.entrySet(), Map.Entry.comparingByValue()).getKey();
   }
 }
