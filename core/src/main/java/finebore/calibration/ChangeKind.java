@@ -20,27 +20,27 @@ import java.util.function.ToDoubleFunction;
  * the fitting program).
  */
 public enum ChangeKind {
-  THROAT(new Spread(0.0151, 0.0112, 0.0106), new Spread(0.0165, 0.0199, 0.0210)),
-  SEAT_WIDTH(new Spread(0.0122, 0.0055, 0.0042), new Spread(0.0122, 0.0071, 0.0073)),
+  THROAT(new Spread(0.0135, 0.0106, 0.0094), new Spread(0.0174, 0.0127, 0.0243)),
+  SEAT_WIDTH(new Spread(0.0115, 0.0044, 0.0054), new Spread(0.0115, 0.0057, 0.0071)),
   /** What lies above the seat, how deep the seat lies in its roof included. */
-  TOP_CUT(new Spread(0.0138, 0.0071, 0.0024), new Spread(0.0138, 0.0075, 0.0086)),
-  LOWER_CUT(new Spread(0.0187, 0.0133, 0.0085), new Spread(0.0187, 0.0133, 0.0168)),
-  NO_LOWER_CUT(new Spread(0.0426, 0.0165, 0.0165), new Spread(0.0426, 0.0202, 0.0209)),
-  BACK_CUT(new Spread(0.0178, 0.0074, 0.0033), new Spread(0.0557, 0.0076, 0.0063)),
-  NO_BACK_CUT(new Spread(0.0169, 0.0089, 0.0024), new Spread(0.0169, 0.0126, 0.0080)),
-  UNDERHEAD(new Spread(0.0081, 0.0077, 0.0063), new Spread(0.0131, 0.0145, 0.0153)),
-  MARGIN(new Spread(0.0032, 0.0021, 0.0014), new Spread(0.0050, 0.0037, 0.0047)),
-  SEAT_OUTSIDE(new Spread(0.0087, 0.0058, 0.0038), new Spread(0.0154, 0.0087, 0.0094)),
+  TOP_CUT(new Spread(0.0121, 0.0054, 0.0016), new Spread(0.0121, 0.0098, 0.0059)),
+  LOWER_CUT(new Spread(0.0207, 0.0150, 0.0106), new Spread(0.0207, 0.0150, 0.0116)),
+  NO_LOWER_CUT(new Spread(0.0395, 0.0202, 0.0139), new Spread(0.0395, 0.0246, 0.0225)),
+  BACK_CUT(new Spread(0.0195, 0.0087, 0.0036), new Spread(0.0502, 0.0087, 0.0060)),
+  NO_BACK_CUT(new Spread(0.0197, 0.0086, 0.0027), new Spread(0.0197, 0.0175, 0.0046)),
+  UNDERHEAD(new Spread(0.0084, 0.0061, 0.0071), new Spread(0.0108, 0.0139, 0.0116)),
+  MARGIN(new Spread(0.0027, 0.0034, 0.0012), new Spread(0.0031, 0.0038, 0.0034)),
+  SEAT_OUTSIDE(new Spread(0.0092, 0.0051, 0.0037), new Spread(0.0107, 0.0092, 0.0107)),
   /** Another valve or another seat angle: as between any two seats, each on its own gate. */
-  ANOTHER_SEAT(new Spread(0.0511, 0.0355, 0.0266), new Spread(0.0537, 0.0547, 0.0646));
+  ANOTHER_SEAT(new Spread(0.0494, 0.0351, 0.0262), new Spread(0.0494, 0.0510, 0.0625));
 
   /** How far the solver's closures are apart on one change. */
   private static final Spread CLOSURES = new Spread(0.020, 0.015, 0.006);
 
   /** Several changes at once lie within this many times their bands in quadrature. */
-  private static final Spread SEVERAL_IN = new Spread(1.06, 1.19, 1.06);
+  private static final Spread SEVERAL_IN = new Spread(1.00, 1.16, 1.00);
 
-  private static final Spread SEVERAL_OUT = new Spread(1.15, 1.51, 1.17);
+  private static final Spread SEVERAL_OUT = new Spread(1.00, 1.19, 1.07);
 
   private static final double SAME_MM = 0.005;
   private static final double SAME_DEG = 0.05;
