@@ -144,7 +144,10 @@ class SizesTest {
     assertThat(none.givesNothing()).isTrue();
   }
 
-  /** 1.60 in over 1.27 in gains almost nothing until the bowl is opened; common practice. */
+  /**
+   * 1.60 in over 1.27 in gains most when the bowl is opened, too; common practice. Solved without a
+   * port (even closure, full grid) it is 14 % with the same throat and 21 % with the larger one.
+   */
   @Test
   void aBigValveOverASmallHoleGivesLittle() {
     double throat = 1.27 * 25.4;
@@ -162,7 +165,7 @@ class SizesTest {
                         .withBowl(throat, 20)));
     NextSize next = NextSize.of(Samples.planned(small), PRACTICE, 1.6 * 25.4).orElseThrow();
     double same = next.sameThroat().orElseThrow().steps().getLast().share();
-    assertThat(next.thatThroat().orElseThrow().steps().getLast().share()).isGreaterThan(2 * same);
+    assertThat(next.thatThroat().orElseThrow().steps().getLast().share()).isGreaterThan(1.4 * same);
   }
 
   private static ShelfValve shelf(double head, double stem, double length) {

@@ -91,7 +91,7 @@ class DrawnWordsTest {
     desk.runFx(() -> desk.session.edit("", j -> j.withUnits(Units.INCH)));
     assertThat(words("section"))
         .contains("valve Ø 1.323", "margin 0.059", "seat Ø 1.299", "45° × 0.063 seat")
-        .contains("contact 0.064 in", "60° × 0.054 of 0.059", "to water 0.133", "0.2 in");
+        .contains("contact 0.064 in", "60° × 0.054 of 0.059", "to water 0.133", "0.1 in");
   }
 
   @Test
