@@ -225,7 +225,7 @@ class StationsTest {
     desk.clickOn("#below-suggest");
     desk.clickOn("#suggest-start");
     WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> desk.isShown("#try-suggestion-0"));
-    assertThat(desk.words("#suggest")).contains("Gives low +").contains("Costs");
+    assertThat(desk.words("#suggest")).contains("Estimated: low +").contains("Costs");
     assertThat(desk.text("#suggestion-air-0")).matches("Solved: [+\u2212-]\\d+\\.\\d % over.*");
     desk.clickOn("#try-suggestion-0");
     assertThat(desk.isShown("#keep-tried")).isTrue();

@@ -178,16 +178,19 @@ final class SuggestPane extends VBox {
                 "suggest.gives",
                 "change",
                 ChangeWords.of(suggestion.study().change(), session.words())));
-    gives.getStyleClass().add("good");
+    // What is solved counts; the estimate has found the plan and speaks where nothing is solved.
+    gives.getStyleClass().add(solved.share().isPresent() ? "muted" : "good");
     Label air = new Label(air(solved));
     air.setId("suggestion-air-" + number);
+    boolean gains = solved.isClear() && solved.share().orElse(0) > 0;
+    air.getStyleClass().add(gains ? "good" : "muted");
     Label costs =
         new Label(session.say("suggest.costs", "what", costs(suggestion, session.words())));
     for (Label label : List.of(gives, air, costs)) {
       label.setWrapText(true);
       label.setMinHeight(Region.USE_PREF_SIZE);
     }
-    VBox words = new VBox(name, gives, air, costs);
+    VBox words = new VBox(name, air, gives, costs);
     HBox.setHgrow(words, Priority.ALWAYS);
     Button tryIt = new Button(session.say("suggest.try"));
     tryIt.setId("try-suggestion-" + number);
