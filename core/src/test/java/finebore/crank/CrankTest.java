@@ -210,4 +210,19 @@ class CrankTest {
     assertThat(curve.points()).hasSize(23);
     assertThat(ClearanceCurve.of(5, deg -> false, deg -> 1)).isEmpty();
   }
+
+  /** Open from 22 before to 238 after top dead centre, and again 720 degrees on; shut between. */
+  @Test
+  void aValveOpensOnceInTwoTurns() {
+    ValveMotion motion = new ValveMotion(new CamLift(10, 260), 108, 0);
+    assertThat(motion.liftMm(108)).isCloseTo(10, within(1e-9));
+    assertThat(motion.liftMm(108 + 720)).isCloseTo(10, within(1e-9));
+    assertThat(motion.liftMm(108 - 720)).isCloseTo(10, within(1e-9));
+    assertThat(motion.liftMm(-23)).isZero();
+    assertThat(motion.liftMm(239)).isZero();
+    assertThat(motion.liftMm(400)).isZero();
+    assertThat(motion.liftMm(-20)).isPositive();
+    assertThat(motion.liftMm(236)).isPositive();
+    assertThat(motion.liftMm(-20 - 720)).isCloseTo(motion.liftMm(-20), within(1e-12));
+  }
 }

@@ -91,4 +91,46 @@ class CutStackTest {
     assertThat(CutStack.folded(STACK.cuts(), 3, List.of(ARC)).sealingCut())
         .isEqualTo(ARC.cuts().get(1));
   }
+
+  @Test
+  void anArcAboveTheSeatLaidOutMovesTheSealAlong() {
+    CutStack above = STACK.withSwapped(0, 2);
+    CutStack changed = above.with(1, new Cut(66, 0.7));
+    assertThat(changed.elements()).hasSize(7).allMatch(Cut.class::isInstance);
+    assertThat(changed.sealing()).isEqualTo(4);
+    assertThat(changed.sealingCut()).isEqualTo(SEAT);
+    assertThat(above.arcs()).containsExactly(ARC);
+    assertThat(changed.arcs()).isEmpty();
+  }
+
+  /** Of two as near in angle the first one takes the seal. */
+  @Test
+  void theNearestInAngleTakesTheSeal() {
+    CutStack stack = new CutStack(List.of(new Cut(35, 1), SEAT, new Cut(55, 1), new Cut(50, 1)), 1);
+    assertThat(stack.without(1).sealingCut()).isEqualTo(new Cut(50, 1));
+    CutStack even = new CutStack(List.of(new Cut(40, 1), SEAT, new Cut(50, 1)), 1);
+    assertThat(even.without(1).sealingCut()).isEqualTo(new Cut(40, 1));
+    assertThat(even.sealedBy(2).sealingCut()).isEqualTo(new Cut(50, 1));
+  }
+
+  @Test
+  void stacksAreAlikeByTheirElementsAndSeal() {
+    CutStack same = new CutStack(List.of(TOP, SEAT, ARC, LAST), 1);
+    assertThat(same).isEqualTo(STACK).hasSameHashCodeAs(STACK);
+    assertThat(same.sealedBy(0)).isNotEqualTo(STACK);
+    assertThat(same.withSwapped(2, 3)).isNotEqualTo(STACK);
+    assertThat(STACK.sealedBy(0).hashCode()).isNotEqualTo(STACK.hashCode());
+    assertThat(STACK.toString()).endsWith(", sealing 2");
+  }
+
+  /**
+   * An arc whose chords would take the sealing cut in stays chords, just beside it it is folded.
+   */
+  @Test
+  void anArcNeverTakesTheSealIn() {
+    List<Cut> cuts = STACK.cuts();
+    assertThat(CutStack.folded(cuts, 2, List.of(ARC)).arcs()).isEmpty();
+    assertThat(CutStack.folded(cuts, 4, List.of(ARC)).arcs()).isEmpty();
+    assertThat(CutStack.folded(cuts, 1, List.of(ARC)).arcs()).hasSize(1);
+  }
 }

@@ -123,4 +123,80 @@ class SeatSectionTest {
     assertThatThrownBy(() -> seat.withCuts(List.of(), 0)).hasMessageContaining("seatNeedsCut");
     assertThatThrownBy(() -> seat.withRoofAngleDeg(85)).hasMessageContaining("quantity.roofAngle");
   }
+
+  /**
+   * Two cuts above the seat, throat, bowl and port, corner by corner: 41.25 across 10 deep; 30 of 1
+   * mm over it and 15 of 2; under it 1.2 of 45 to the throat of 39, 4 long; bowl 40, 12 below the
+   * seat's edge.
+   */
+  @Test
+  void everyCornerOfASectionByHand() {
+    Seat seat =
+        Seat.of(
+            List.of(new Cut(15, 2), new Cut(30, 1), new Cut(45, 1.2)),
+            2,
+            41.25,
+            10,
+            39,
+            4,
+            40,
+            12,
+            0);
+    Profile wall = section(seat).profile();
+    double r1 = 20.625 + Math.cos(Math.toRadians(30));
+    double z1 = -10 + 0.5;
+    double r2 = r1 + 2 * Math.cos(Math.toRadians(15));
+    double z2 = z1 + 2 * Math.sin(Math.toRadians(15));
+    double low = -10 - 1.2 * Math.sqrt(0.5);
+    List<Point> corners = wall.points();
+    double[][] wanted = {
+      {Double.NaN, z2},
+      {r2, z2},
+      {r1, z1},
+      {20.625, -10},
+      {20.625 - 1.2 * Math.sqrt(0.5), low},
+      {19.5, low},
+      {19.5, low - 4},
+      {20, -22},
+      {20, -10 - 41.25}
+    };
+    assertThat(corners).hasSize(wanted.length);
+    for (int k = 0; k < wanted.length; k++) {
+      if (!Double.isNaN(wanted[k][0])) {
+        assertThat(corners.get(k).r()).as("r %d", k).isCloseTo(wanted[k][0], within(1e-9));
+      }
+      assertThat(corners.get(k).z()).as("z %d", k).isCloseTo(wanted[k][1], within(1e-9));
+    }
+    // A flat roof goes on for 0.55 of the seat.
+    assertThat(corners.getFirst().r()).isCloseTo(20.625 + 0.55 * 41.25, within(1e-9));
+    assertThat(section(seat).outsideEdge()).isEqualTo(new Point(20.625, -10));
+    assertThat(wall.surfaces().get(1)).isEqualTo(Surface.cut(0, 15));
+    assertThat(wall.surfaces().get(2)).isEqualTo(Surface.cut(1, 30));
+  }
+
+  /** A bowl that would begin above the throat's end begins there, and a port goes on below it. */
+  @Test
+  void aShallowBowlBeginsWhereTheThroatEnds() {
+    Seat seat = Seat.of(List.of(new Cut(45, 1.2)), 0, 41.25, 10, 39, 40, 40, 2, 0);
+    List<Point> corners = section(seat).profile().points();
+    double end = -10 - 1.2 * Math.sqrt(0.5) - 40;
+    assertThat(corners.get(corners.size() - 2).z()).isCloseTo(end, within(1e-9));
+    // The seat's own size below its edge, and a millimetre at least.
+    assertThat(corners.getLast().z()).isCloseTo(Math.min(-51.25, end - 1), within(1e-9));
+    Seat deeper = Seat.of(List.of(new Cut(45, 1.2)), 0, 41.25, 10, 39, 41, 40, 2, 0);
+    List<Point> below = section(deeper).profile().points();
+    assertThat(below.getLast().z()).isCloseTo(end - 2, within(1e-9));
+  }
+
+  /** An upright cut shows while the wall is still outside the throat, and not once it is not. */
+  @Test
+  void anUprightCutShowsOutsideTheThroatAlone() {
+    List<Cut> cuts = List.of(new Cut(45, 1.2), new Cut(90, 1.5));
+    double inner = 41.25 - 2 * 1.2 * Math.sqrt(0.5);
+    SeatSection outside = section(Seat.of(cuts, 0, 41.25, 10, inner - 0.1, 4, 40, 12, 0));
+    assertThat(outside.shown().get(1).shownMm()).isEqualTo(1.5);
+    SeatSection within = section(Seat.of(cuts, 0, 41.25, 10, inner + 0.1, 4, 41, 12, 0));
+    assertThat(within.shown().get(1).shownMm()).isZero();
+    assertThat(within.shown().get(0).shownMm()).isCloseTo(1.2 - 0.05 * Math.sqrt(2), within(1e-9));
+  }
 }
