@@ -137,4 +137,119 @@ class FoundSeatTest {
     assertThat(read(Measure.SEAT_WIDTH, 2).with(Measure.SEAT_WIDTH, OptionalDouble.empty()))
         .isEqualTo(SeatReadings.NONE);
   }
+
+  /**
+   * A wall that runs 3-4-5 down and inward from (20, -8) to (17, -12): the metal lies outward and
+   * down of it, 2 mm square to it is (1.6, -1.2) on from its middle, and the jacket is taken to run
+   * along with it for 1 mm each way.
+   */
+  @Test
+  void waterIsCarriedSquareIntoTheMetal() {
+    WaterReading water =
+        WaterReading.behind(Measure.WALL_SEAT, 2, new Point(20, -8), new Point(17, -12));
+    assertThat(water.at()).isEqualTo(new Point(18.5, -10));
+    double[][] line = {{20.7, -10.4}, {20.1, -11.2}, {19.5, -12}};
+    for (int k = 0; k < 3; k++) {
+      assertThat(water.line().get(k).r()).isCloseTo(line[k][0], within(1e-9));
+      assertThat(water.line().get(k).z()).isCloseTo(line[k][1], within(1e-9));
+    }
+    // A wall followed the other way has its metal on the same side.
+    WaterReading back =
+        WaterReading.behind(Measure.WALL_SEAT, 2, new Point(17, -12), new Point(20, -8));
+    assertThat(back.line().get(1).r()).isCloseTo(20.1, within(1e-9));
+    assertThat(back.line().get(1).z()).isCloseTo(-11.2, within(1e-9));
+    assertThat(back.line().get(0).r()).isCloseTo(19.5, within(1e-9));
+  }
+
+  /** Read at 1:30 and 4:30 alone: before the first one the last one's other end counts. */
+  @Test
+  void theThroatIsReadFromItsOtherEndToo() {
+    FoundSeat seat = found(Measure.THROAT_130, 34.1, Measure.THROAT_430, 34.7);
+    assertThat(seat.throatAt(1.5)).isCloseTo(34.1, within(1e-9));
+    assertThat(seat.throatAt(3)).isCloseTo(34.4, within(1e-9));
+    assertThat(seat.throatAt(12)).isCloseTo(34.4, within(1e-9));
+    assertThat(seat.throatAt(0.5)).isCloseTo(34.3, within(1e-9));
+    assertThat(seat.throatAt(6.5)).isCloseTo(34.3, within(1e-9));
+    FoundSeat one = found(Measure.THROAT_430, 34.7);
+    assertThat(one.throatAt(1)).isCloseTo(34.7, within(1e-9));
+    assertThat(found().throatAt(5)).isEqualTo(34);
+  }
+
+  /** The sides looked at begin where the seat runs out to, or the core; square to it on demand. */
+  @Test
+  void sidesBeginAtTheOffset() {
+    assertThat(found(Measure.RUNOUT, 0.2, Measure.RUNOUT_CLOCK, 5).sides())
+        .containsExactly(5.0, 11.0);
+    assertThat(found(Measure.CORE_SHIFT, 0.8, Measure.CORE_SHIFT_CLOCK, 10).sides())
+        .containsExactly(10.0, 1.0, 4.0, 7.0);
+    assertThat(
+            found(
+                    Measure.CORE_SHIFT,
+                    0.8,
+                    Measure.CORE_SHIFT_CLOCK,
+                    10,
+                    Measure.RUNOUT,
+                    0.1,
+                    Measure.RUNOUT_CLOCK,
+                    2)
+                .sides())
+        .containsExactly(2.0, 5.0, 8.0, 11.0);
+    FoundSeat plain = FoundSeat.plain(KIND);
+    assertThat(plain.isRound()).isTrue();
+    assertThat(plain.seat()).isEqualTo(KIND);
+    assertThat(plain.wallAt(3)).isEqualTo(plain.section().profile());
+  }
+
+  /** What a plan rests on, in the order it is asked for; one diameter of the throat is enough. */
+  @Test
+  void whatIsMissingIsWhatAPlanRestsOn() {
+    assertThat(SeatReadings.NONE.missing())
+        .containsExactly(
+            Measure.THROAT_12,
+            Measure.SEAT_OUTSIDE,
+            Measure.SEAT_DEPTH,
+            Measure.SEAT_WIDTH,
+            Measure.VALVE_HEAD,
+            Measure.GUIDE_CLEARANCE);
+    assertThat(read(Measure.THROAT_430, 34, Measure.SEAT_DEPTH, 8).missing())
+        .containsExactly(
+            Measure.SEAT_OUTSIDE, Measure.SEAT_WIDTH, Measure.VALVE_HEAD, Measure.GUIDE_CLEARANCE);
+    assertThat(read(Measure.SEAT_WIDTH, 2).missing()).contains(Measure.THROAT_12);
+    assertThat(
+            read(
+                    Measure.THROAT_12,
+                    34,
+                    Measure.SEAT_OUTSIDE,
+                    38,
+                    Measure.SEAT_DEPTH,
+                    8,
+                    Measure.SEAT_WIDTH,
+                    2,
+                    Measure.VALVE_HEAD,
+                    39,
+                    Measure.GUIDE_CLEARANCE,
+                    0.04)
+                .missing())
+        .isEmpty();
+  }
+
+  /**
+   * Among 34.0 to 34.8 and one more the median is 34.5, half of them lie within 0.3 of it: three
+   * and a half times 1.4826 of that is 1.557.
+   */
+  @Test
+  void aFamilyThatScattersTakesMore() {
+    assertThat(Family.median(List.of(3.0, 1.0, 2.0))).isEqualTo(2);
+    assertThat(Family.median(List.of(4.0, 1.0, 2.0, 9.0))).isEqualTo(3);
+    double[] scattered = {34.0, 34.2, 34.4, 34.6, 34.8};
+    Map<String, SeatReadings> seats = new LinkedHashMap<>();
+    for (int k = 0; k < scattered.length; k++) {
+      seats.put("I" + (k + 1), read(Measure.THROAT_12, scattered[k], Measure.RUNOUT_CLOCK, k + 1));
+    }
+    assertThat(Family.outliers(seats)).isEmpty();
+    seats.put("I6", read(Measure.THROAT_12, 36.05));
+    assertThat(Family.outliers(seats)).isEmpty();
+    seats.put("I6", read(Measure.THROAT_12, 36.06));
+    assertThat(Family.outliers(seats)).extracting(Family.Outlier::seat).containsExactly("I6");
+  }
 }

@@ -233,4 +233,47 @@ class PlanTest {
     assertThatThrownBy(() -> new HeadLayout(0, 100, 90, 80, 25, 5, 14, 10, -12))
         .hasMessageContaining("quantity.cylindersPerHead");
   }
+
+  @Test
+  void anOperationIsFoundByItsLastingName() {
+    Plan plan = plan().withOperation(1, BLEND).withOperationMoved(1, 1);
+    for (int k = 0; k < plan.steps().size(); k++) {
+      Subject subject = Subject.operation(plan.idAt(k));
+      assertThat(plan.placeOf(subject)).isEqualTo(k + 1);
+      assertThat(plan.operationOf(subject)).contains(plan.operations().get(k));
+    }
+    assertThat(plan.placeOf(Subject.operation(999))).isZero();
+    assertThat(plan.operationOf(Subject.operation(999))).isEmpty();
+    assertThat(plan.operationOf(Subject.WHOLE)).isEmpty();
+  }
+
+  @Test
+  void overrulesOfOldFilesAndOwnOnesGoOneByOne() {
+    OldOverrule first = new OldOverrule("seat larger than valve", "race only");
+    OldOverrule second = new OldOverrule("operation 1", "done so before");
+    Plan bare = plan();
+    Plan old =
+        new Plan(bare.wanted(), bare.steps(), List.of(), List.of(first, second), false, false);
+    assertThat(old.withoutOld(first).toConfirm()).containsExactly(second);
+    assertThat(old.withoutOld(second).toConfirm()).containsExactly(first);
+    Plan both = plan().withOverrule(drilled("I1", 1)).withOverrule(drilled("I2", 1));
+    assertThat(both.overrules()).hasSize(2);
+    assertThat(both.withoutOverrule(drilled("I1", 1)).overrules())
+        .containsExactly(drilled("I2", 1));
+  }
+
+  /** One seat of each plan: of the kind, and each exception for itself. */
+  @Test
+  void everyPlanOfAJobIsToldOnce() {
+    Job single = Samples.job();
+    Job job = single.withEngine(single.engine().withCylinders(3));
+    assertThat(job.plans()).extracting(s -> s.label()).containsExactly("I1", "E1");
+    var i2 = job.engine().seats().stream().filter(s -> s.label().equals("I2")).findFirst();
+    Job own = job.withException(i2.orElseThrow(), job.planOf(i2.orElseThrow()));
+    assertThat(own.plans()).extracting(s -> s.label()).containsExactly("I1", "I2", "E1");
+    assertThat(own.alike(i2.orElseThrow())).extracting(s -> s.label()).containsExactly("I2");
+    assertThat(own.alike(own.engine().seats().getFirst()))
+        .extracting(s -> s.label())
+        .containsExactly("I1", "I3");
+  }
 }
