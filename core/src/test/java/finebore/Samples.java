@@ -5,6 +5,7 @@ import finebore.finding.Basis;
 import finebore.flow.Bands;
 import finebore.flow.Calibration;
 import finebore.flow.CamLift;
+import finebore.found.SeatReadings;
 import finebore.job.Engine;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Group;
@@ -130,5 +131,36 @@ public final class Samples {
 
   public static Range range(double min, double max) {
     return Range.of(min, max, Basis.COMMON_PRACTICE);
+  }
+
+  /** One worn 45 of 2.2 mm, 7 below the face, roof at 10 degrees. */
+  public static final Seat WORN =
+      Seat.of(List.of(new Cut(45, 2.2)), 0, 38.4, 7, 34.9, 4, 35.2, 13, 10);
+
+  /** Three angles from the same edge, 0.4 deeper. */
+  public static final Seat TRUED =
+      Seat.of(
+          List.of(new Cut(30, 0.8), new Cut(45, 1.3), new Cut(60, 1.4)),
+          1,
+          38.4,
+          7.4,
+          35.0,
+          3,
+          36,
+          13,
+          10);
+
+  /** A valve for both. */
+  public static final Valve VALVE_39 =
+      new Valve(39, 1.4, 45, 2.1, List.of(new Cut(30, 1)), new Underhead(14, 9), 7, 0);
+
+  /** The single with other intake seats, found and wanted, under the same valve. */
+  public static Job job(Seat found, Seat wanted, SeatReadings readings) {
+    Job job = job();
+    var group =
+        job.intake()
+            .withFound(new Pairing(found, VALVE_39))
+            .withPlanned(new Pairing(wanted, VALVE_39));
+    return job.withGroup(Port.INTAKE, group).withHead(job.head().withReadings("I1", readings));
   }
 }

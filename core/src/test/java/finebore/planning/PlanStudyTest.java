@@ -34,7 +34,6 @@ import finebore.seat.Cut;
 import finebore.seat.Seat;
 import finebore.study.ReadingKind;
 import finebore.valve.Pairing;
-import finebore.valve.Underhead;
 import finebore.valve.Valve;
 import java.util.List;
 import java.util.Optional;
@@ -45,32 +44,14 @@ class PlanStudyTest {
 
   private static final OptionalDouble OPEN = OptionalDouble.empty();
 
-  private static final Seat WORN =
-      Seat.of(List.of(new Cut(45, 2.2)), 0, 38.4, 7, 34.9, 4, 35.2, 13, 10);
-
-  private static final Seat WANTED =
-      Seat.of(
-          List.of(new Cut(30, 0.8), new Cut(45, 1.3), new Cut(60, 1.4)),
-          1,
-          38.4,
-          7.4,
-          35.0,
-          3,
-          36,
-          13,
-          10);
+  private static final Seat WANTED = Samples.TRUED;
 
   private static Valve valve() {
-    return new Valve(39, 1.4, 45, 2.1, List.of(new Cut(30, 1)), new Underhead(14, 9), 7, 0);
+    return Samples.VALVE_39;
   }
 
   private static Job job(SeatReadings readings) {
-    Job job = Samples.job();
-    var group =
-        job.intake()
-            .withFound(new Pairing(WORN, valve()))
-            .withPlanned(new Pairing(WANTED, valve()));
-    return job.withGroup(Port.INTAKE, group).withHead(job.head().withReadings("I1", readings));
+    return Samples.job(Samples.WORN, WANTED, readings);
   }
 
   private static SeatPlace place(Job job) {

@@ -31,9 +31,6 @@ import finebore.seat.Cut;
 import finebore.seat.Seat;
 import finebore.seat.ShownCut;
 import finebore.study.ReadingKind;
-import finebore.valve.Pairing;
-import finebore.valve.Underhead;
-import finebore.valve.Valve;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -45,38 +42,15 @@ import org.junit.jupiter.params.provider.CsvSource;
 class PlanFindingsTest {
 
   private static final OptionalDouble OPEN = OptionalDouble.empty();
-  private static final Valve VALVE =
-      new Valve(39, 1.4, 45, 2.1, List.of(new Cut(30, 1)), new Underhead(14, 9), 7, 0);
-
-  /** One worn 45 of 2.2 mm at 7 below the face, roof at 10 degrees. */
-  private static final Seat WORN =
-      Seat.of(List.of(new Cut(45, 2.2)), 0, 38.4, 7, 34.9, 4, 35.2, 13, 10);
-
-  private static final Seat WANTED =
-      Seat.of(
-          List.of(new Cut(30, 0.8), new Cut(45, 1.3), new Cut(60, 1.4)),
-          1,
-          38.4,
-          7.4,
-          35.0,
-          3,
-          36,
-          13,
-          10);
-
-  private static Job job(Seat found, Seat wanted, SeatReadings readings) {
-    Job job = Samples.job();
-    var group =
-        job.intake().withFound(new Pairing(found, VALVE)).withPlanned(new Pairing(wanted, VALVE));
-    return job.withGroup(Port.INTAKE, group).withHead(job.head().withReadings("I1", readings));
-  }
+  private static final Seat WORN = Samples.WORN;
+  private static final Seat WANTED = Samples.TRUED;
 
   private static SeatPlace place(Job job) {
     return job.engine().seats().getFirst();
   }
 
   private static PlanStudy study(Seat found, Seat wanted, Operation... operations) {
-    Job job = job(found, wanted, SeatReadings.NONE);
+    Job job = Samples.job(found, wanted, SeatReadings.NONE);
     Plan plan = job.planOf(place(job)).withOperations(List.of(operations));
     return Samples.planned(job.withPlan(place(job), plan));
   }

@@ -41,6 +41,9 @@ public final class AirLines {
   private final AirFlow flow;
   private final double[][] stream;
 
+  /** Looked for once: a picture asks for it at every repaint. */
+  private List<DeadWater> deadWater;
+
   /**
    * Air that goes round beside a wall.
    *
@@ -159,6 +162,13 @@ public final class AirLines {
 
   /** Dead water beside valve and head, the longest first. */
   public List<DeadWater> deadWater() {
+    if (deadWater == null) {
+      deadWater = List.copyOf(lookForDeadWater());
+    }
+    return deadWater;
+  }
+
+  private List<DeadWater> lookForDeadWater() {
     List<DeadWater> found = new ArrayList<>();
     int n = flow.along();
     int m = flow.across();

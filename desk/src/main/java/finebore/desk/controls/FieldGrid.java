@@ -27,6 +27,8 @@ public final class FieldGrid extends GridPane {
   /** A field and how it comes up to date. */
   private record Bound(Runnable show) {}
 
+  private static final double GAP_PX = 10;
+
   private final JobSession session;
   private final int most;
   private int columns;
@@ -54,8 +56,6 @@ public final class FieldGrid extends GridPane {
     widthProperty().addListener((o, was, is) -> fit());
     session.work().addListener((o, was, is) -> show());
   }
-
-  private static final double GAP_PX = 10;
 
   private void columns(int count) {
     columns = count;

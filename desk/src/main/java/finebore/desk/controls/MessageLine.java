@@ -2,8 +2,10 @@ package finebore.desk.controls;
 
 import finebore.desk.session.Messages;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
+import javafx.scene.layout.StackPane;
 
 /** The place where a station says what was refused or understood; it keeps its height. */
 public final class MessageLine extends Label {
@@ -33,5 +35,13 @@ public final class MessageLine extends Label {
               setPrefHeight(LINES * is.getSize());
               setMaxHeight(LINES * is.getSize());
             });
+  }
+
+  /** This line where otherwise stands what is always so; neither moves what lies about them. */
+  public StackPane inPlaceOf(Node usual) {
+    usual.visibleProperty().bind(textProperty().isEmpty());
+    StackPane place = new StackPane(usual, this);
+    place.setAlignment(Pos.TOP_LEFT);
+    return place;
   }
 }

@@ -39,7 +39,6 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
 /**
@@ -126,11 +125,7 @@ public final class FoundStation extends BorderPane {
     how.setMinHeight(Region.USE_PREF_SIZE);
     how.getStyleClass().addAll("small", "muted");
     how.setMaxWidth(Double.MAX_VALUE);
-    // What is said takes the place of what is always so.
-    MessageLine told = new MessageLine("reading-message", session.messages());
-    how.visibleProperty().bind(told.textProperty().isEmpty());
-    StackPane says = new StackPane(how, told);
-    says.setAlignment(Pos.TOP_LEFT);
+    Region says = new MessageLine("reading-message", session.messages()).inPlaceOf(how);
     HBox.setHgrow(says, Priority.ALWAYS);
     HBox above = new HBox(8, says, moreRows());
     VBox middle = new VBox(6, figures, above, sheet);

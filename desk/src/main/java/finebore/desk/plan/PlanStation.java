@@ -29,7 +29,6 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
 /**
@@ -142,10 +141,7 @@ public final class PlanStation extends BorderPane {
     roomText.setMinHeight(Region.USE_PREF_SIZE);
     roomText.managedProperty().bind(roomText.textProperty().isNotEmpty());
     // What is said takes the place of what the section says, so that the drawing keeps its room.
-    VBox sectionSays = new VBox(gateText, lossText);
-    sectionSays.visibleProperty().bind(message.textProperty().isEmpty());
-    StackPane says = new StackPane(sectionSays, message);
-    says.setAlignment(Pos.TOP_LEFT);
+    Region says = message.inPlaceOf(new VBox(gateText, lossText));
     section.liftProperty().addListener((o, was, is) -> session.messages().clear());
     VBox foot = new VBox(says, airText, roomText);
     foot.setStyle("-fx-padding: 3 10 3 10;");
