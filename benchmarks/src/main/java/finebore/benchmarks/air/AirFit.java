@@ -47,7 +47,7 @@ public final class AirFit {
   /** What tells a network's own direction from the other, in spreads. */
   private static final double MARK = 0.5;
 
-  /** How much more its own direction counts than the other, at least about. */
+  /** How much more its own direction counts than the other, less what whole turns leave over. */
   private static final int OWN = 2;
 
   private AirFit() {}
