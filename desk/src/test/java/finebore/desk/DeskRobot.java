@@ -9,6 +9,7 @@ import finebore.desk.theme.Theme;
 import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
 import finebore.formats.RackFile;
+import finebore.words.Language;
 import java.nio.file.Path;
 import java.util.Optional;
 import javafx.scene.Node;
@@ -115,10 +116,15 @@ final class DeskRobot extends QuickRobot {
   }
 
   DeskRobot(Stage stage, Path home) {
+    this(stage, home, Language.ENGLISH);
+  }
+
+  DeskRobot(Stage stage, Path home, Language language) {
     Theme.loadFonts();
     folder = new DeskFolder(home);
     recovery = new Recovery(folder);
     session = new JobSession(JobDocument.fresh(JobFile.demo()), Optional.empty());
+    session.speak(language);
     window = new MainWindow(stage, folder, session, recovery, picks, Theme.PAPER);
     window.show("plan");
     stage.setWidth(1280);

@@ -5,12 +5,21 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 
 /** The place where a station says what was refused or understood; it keeps its height. */
 public final class MessageLine extends Label {
 
   private static final double LINES = 2.8;
+
+  /** Least width for words, pixels. */
+  private static final double WORDS = 260;
+
+  /** A width no bar of tools reaches, pixels: it breaks where it is given less. */
+  private static final double ONE_ROW = 3000;
 
   public MessageLine(String id, Messages messages) {
     setId(id);
@@ -43,5 +52,18 @@ public final class MessageLine extends Label {
     StackPane place = new StackPane(usual, this);
     place.setAlignment(Pos.TOP_LEFT);
     return place;
+  }
+
+  /** This line on the free end of a bar of tools; it stays where the tools need a second row. */
+  public HBox beside(FlowPane tools) {
+    tools.setPrefWrapLength(ONE_ROW);
+    tools.setMinWidth(0);
+    setMinWidth(WORDS);
+    setPrefWidth(WORDS);
+    HBox.setHgrow(this, Priority.ALWAYS);
+    HBox bar = new HBox(12, tools, this);
+    bar.setAlignment(Pos.CENTER_LEFT);
+    bar.getStyleClass().add("top-bar");
+    return bar;
   }
 }

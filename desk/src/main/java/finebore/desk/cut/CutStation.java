@@ -90,7 +90,7 @@ public final class CutStation extends BorderPane {
     figures = new StepFigures(session, work);
     section = new DrawingCanvas("cut-section", session.say("cut.section"), palette);
     alike = new AlikeBars(palette, session::words, textScale, session.say("cut.alike.name"));
-    setTop(new VBox(toolbar(), message()));
+    setTop(toolbar());
     setCenter(card());
     setRight(beside());
     setBottom(cautions());
@@ -101,7 +101,7 @@ public final class CutStation extends BorderPane {
 
   private MessageLine message() {
     MessageLine line = new MessageLine("cut-message", session.messages());
-    line.setStyle("-fx-padding: 2 12 2 12;");
+    line.setStyle("-fx-padding: 2 16 2 16;");
     return line;
   }
 
@@ -140,21 +140,17 @@ public final class CutStation extends BorderPane {
     advice.setMinHeight(Region.USE_PREF_SIZE);
     advice.getStyleClass().add("cut-advice");
     advice.managedProperty().bind(advice.textProperty().isNotEmpty());
+    HBox which = new HBox(16, title, state);
+    which.setAlignment(Pos.BASELINE_LEFT);
+    which.setStyle("-fx-padding: 8 16 0 16;");
+    state.setMinWidth(Region.USE_PREF_SIZE);
     VBox card =
-        new VBox(
-            10,
-            title,
-            state,
-            figures.findings(),
-            figures.large(),
-            readings,
-            advice,
-            figures.small());
-    card.setStyle("-fx-padding: 10 16 10 16;");
+        new VBox(10, figures.findings(), figures.large(), readings, advice, figures.small());
+    card.setStyle("-fx-padding: 0 16 10 16;");
     ScrollPane scroll = new ScrollPane(card);
     scroll.setFitToWidth(true);
     VBox.setVgrow(scroll, Priority.ALWAYS);
-    VBox all = new VBox(6, scroll, reasons(), buttons());
+    VBox all = new VBox(6, which, message(), scroll, reasons(), buttons());
     all.setStyle("-fx-padding: 0 0 8 0;");
     return all;
   }

@@ -17,7 +17,6 @@ import finebore.flow.Bands.Band;
 import finebore.words.UnitSystem;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
@@ -188,7 +187,7 @@ final class CurveChart extends DrawnRegion {
           g.fillRect(x(from), top, x(to) - x(from), bottom - top);
         }
         text(
-            band.name().toLowerCase(Locale.ROOT),
+            shown.words().label(band),
             (x(from) + x(to)) / 2,
             bottom - size() * 0.8,
             colours.muted(),
@@ -367,7 +366,13 @@ final class CurveChart extends DrawnRegion {
       g.setLineDashes(4, 3);
       g.strokeLine(x(cam), top, x(cam), bottom);
       g.setLineDashes();
-      text("cam", x(cam) - 4, bottom - size() * 2.2, colours.amber(), TextAlignment.RIGHT, false);
+      text(
+          shown.words().text("chart.cam"),
+          x(cam) - 4,
+          bottom - size() * 2.2,
+          colours.amber(),
+          TextAlignment.RIGHT,
+          false);
     }
 
     private void here() {

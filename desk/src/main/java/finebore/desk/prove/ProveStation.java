@@ -33,6 +33,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
@@ -45,6 +46,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
 
 /** Flow tests: entered, taken from the bench, held against each other and against what was said. */
 public final class ProveStation extends BorderPane {
@@ -116,7 +118,6 @@ public final class ProveStation extends BorderPane {
     ladder.setFitToWidth(true);
     ladder.setId("ladder-pane");
     MessageLine told = new MessageLine("prove-message", session.messages());
-    told.setStyle("-fx-padding: 2 10 2 10;");
     tests.setLeft(sheet);
     sheet.getStyleClass().add("column");
     sheet.prefWidthProperty().bind(widthProperty().multiply(0.49));
@@ -128,7 +129,7 @@ public final class ProveStation extends BorderPane {
     notes.prefHeightProperty().bind(heightProperty().multiply(0.4));
     notes.getStyleClass().add("findings-box");
     tests.setBottom(notes);
-    setTop(new VBox(toolbar(), told));
+    setTop(told.beside(toolbar()));
     setCenter(tests);
     state.shown().addListener((o, was, is) -> show(is));
     Tabs.keepOne(modes, mode -> chartMode());
@@ -167,16 +168,19 @@ public final class ProveStation extends BorderPane {
     more.setId("tests-menu");
     more.getItems()
         .setAll(
-            item(session.say("prove.import") + "   (Ctrl I)", this::importTable),
-            item(session.say("prove.export") + "   (Ctrl E)", this::exportTests),
+            item(withKey("prove.import", "I"), this::importTable),
+            item(withKey("prove.export", "E"), this::exportTests),
             item(session.say("prove.paste"), this::pasteTests),
             item(session.say("prove.delete"), this::deleteTest));
     view.setAlignment(Pos.CENTER_LEFT);
     FlowPane bar = new FlowPane(10, 4, fresh, which, view, more);
     bar.setAlignment(Pos.CENTER_LEFT);
     bar.setRowValignment(javafx.geometry.VPos.CENTER);
-    bar.getStyleClass().add("top-bar");
     return bar;
+  }
+
+  private String withKey(String key, String letter) {
+    return session.say(key) + "   (" + session.say("keys.withCtrl", "key", letter) + ")";
   }
 
   private static MenuItem item(String words, Runnable action) {
@@ -191,6 +195,8 @@ public final class ProveStation extends BorderPane {
     box.setPrefWidth(200);
     box.setButtonCell(cell());
     box.setCellFactory(list -> cell());
+    // What reads a screen aloud asks the converter.
+    box.setConverter(named());
     box.setOnAction(
         e -> {
           if (!showing && box.getValue() != null) {
@@ -199,18 +205,33 @@ public final class ProveStation extends BorderPane {
         });
   }
 
-  private javafx.scene.control.ListCell<FlowTest> cell() {
-    return new javafx.scene.control.ListCell<>() {
+  private String name(FlowTest test) {
+    Shown shown = state.shown().get();
+    boolean known =
+        test != null && shown != null && shown.job().bench().test(test.id()).isPresent();
+    return known ? ProveWords.name(test, shown.job()) : "";
+  }
+
+  private StringConverter<FlowTest> named() {
+    return new StringConverter<>() {
       @Override
-      protected void updateItem(FlowTest item, boolean empty) {
-        super.updateItem(item, empty);
-        Shown shown = state.shown().get();
-        boolean known =
-            !empty
-                && item != null
-                && shown != null
-                && shown.job().bench().test(item.id()).isPresent();
-        setText(known ? ProveWords.name(item, shown.job()) : "");
+      public String toString(FlowTest test) {
+        return name(test);
+      }
+
+      @Override
+      public FlowTest fromString(String typed) {
+        throw new UnsupportedOperationException("tests are chosen, not typed");
+      }
+    };
+  }
+
+  private ListCell<FlowTest> cell() {
+    return new ListCell<>() {
+      @Override
+      protected void updateItem(FlowTest test, boolean empty) {
+        super.updateItem(test, empty);
+        setText(empty ? "" : name(test));
       }
     };
   }

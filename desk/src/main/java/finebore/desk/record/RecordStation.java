@@ -30,7 +30,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
@@ -95,8 +94,7 @@ public final class RecordStation extends BorderPane {
     paper.getSelectionModel().selectFirst();
     paper.getSelectionModel().selectedIndexProperty().addListener((o, was, is) -> card.refresh());
     MessageLine told = new MessageLine("record-message", session.messages());
-    told.setStyle("-fx-padding: 2 12 2 12;");
-    setTop(new VBox(toolbar(), told));
+    setTop(told.beside(toolbar()));
     setCenter(card);
     parts();
     HBox bar =
@@ -127,7 +125,7 @@ public final class RecordStation extends BorderPane {
     return button;
   }
 
-  private Node toolbar() {
+  private FlowPane toolbar() {
     Button pdf = new Button(session.say("record.pdf"));
     pdf.setId("record-pdf");
     pdf.setTooltip(new Tooltip(session.say("record.pdf.tip")));
@@ -148,7 +146,6 @@ public final class RecordStation extends BorderPane {
     FlowPane bar = new FlowPane(10, 4, pdf, new HBox(6, of, paper), more);
     ((HBox) bar.getChildren().get(1)).setAlignment(Pos.CENTER_LEFT);
     bar.setAlignment(Pos.CENTER_LEFT);
-    bar.getStyleClass().add("top-bar");
     return bar;
   }
 

@@ -53,19 +53,19 @@ final class JobMenu extends MenuButton {
   private void fill() {
     getItems()
         .setAll(
-            item("menu.new", "Ctrl N", files::newJob),
-            item("menu.open", "Ctrl O", files::open),
+            item("menu.new", with("N"), files::newJob),
+            item("menu.open", with("O"), files::open),
             recent(),
             demos(),
             new SeparatorMenuItem(),
-            item("menu.save", "Ctrl S", files::save),
-            item("menu.saveAs", "Ctrl Shift S", files::saveAs),
-            item("menu.cutSheet", "Ctrl K", files::cutSheet),
+            item("menu.save", with("S"), files::save),
+            item("menu.saveAs", session.say("keys.withCtrlShift", "key", "S"), files::saveAs),
+            item("menu.cutSheet", with("K"), files::cutSheet),
             new SeparatorMenuItem(),
             item("menu.shop", "", openShop),
             languages(),
-            item("menu.larger", "Ctrl +", () -> scaleText.accept(TEXT_STEP)),
-            item("menu.smaller", "Ctrl \u2212", () -> scaleText.accept(-TEXT_STEP)),
+            item("menu.larger", with("+"), () -> scaleText.accept(TEXT_STEP)),
+            item("menu.smaller", with("\u2212"), () -> scaleText.accept(-TEXT_STEP)),
             item("ui.close", "", close));
   }
 
@@ -101,6 +101,11 @@ final class JobMenu extends MenuButton {
       languages.getItems().add(item);
     }
     return languages;
+  }
+
+  /** A key with Ctrl, as the language calls it. */
+  private String with(String key) {
+    return session.say("keys.withCtrl", "key", key);
   }
 
   private MenuItem item(String key, String keys, Runnable action) {

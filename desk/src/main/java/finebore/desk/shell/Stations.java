@@ -48,8 +48,8 @@ final class Stations {
     button.setTooltip(
         new Tooltip(
             words.text("station." + station.id() + ".tip")
-                + " (Ctrl "
-                + station.key().getChar()
+                + " ("
+                + words.text("keys.withCtrl", "key", station.key().getChar())
                 + ")"));
     button.setOnAction(e -> goTo(station));
     return button;

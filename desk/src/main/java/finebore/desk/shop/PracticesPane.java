@@ -127,8 +127,15 @@ final class PracticesPane extends BorderPane {
   private void copy() throws FileProblem {
     Practice from = practice();
     chosen =
-        shop.copy(from, session.say("shop.copyOf", "practice", session.words().term(from.term())))
+        shop.copy(
+                from.withAbout(about(from)),
+                session.say("shop.copyOf", "practice", session.words().term(from.term())))
             .id();
+  }
+
+  /** What a practice is for: those that ship say it in the reader's language. */
+  private String about(Practice practice) {
+    return shop.isOwn(practice) ? practice.about() : session.words().of(practice, "about");
   }
 
   private void share(ShopSheet.Chooser chooser) throws FileProblem {
@@ -209,7 +216,7 @@ final class PracticesPane extends BorderPane {
         session.say(own ? "shop.practice.own" : "shop.practice.shipped")
             + (used ? " " + session.say("shop.practice.used") : ""));
     name.show(own ? shown.name() : session.words().term(shown.term()));
-    about.show(shown.about());
+    about.show(about(shown));
     name.setDisable(!own);
     about.setDisable(!own);
     Words words = session.words();
