@@ -89,7 +89,7 @@ public record RoomAtLift(
     return runs;
   }
 
-  /** Where nothing may go, or else behind the widest way with nothing to take. */
+  /** Behind the widest way with nothing to take: from there on the shortest has it all. */
   private int start() {
     int widest = 0;
     int behind = 0;
@@ -102,8 +102,6 @@ public record RoomAtLift(
           behind = direction;
         }
         since = 0;
-      } else if (back.get(direction).isHeld()) {
-        return direction;
       } else {
         since++;
       }
@@ -118,6 +116,10 @@ public record RoomAtLift(
         run.stream().mapToDouble(d -> back.get(d).nowMm() + takeMm(d)).max().orElseThrow();
     double first = Math.floor(10 * from) / 10;
     double last = run.size() == back.size() ? from : Math.min(12, Math.ceil(10 * to) / 10);
+    if (run.size() == 1 && last == first) {
+      // From an hour to the same hour is all round.
+      last += 0.1;
+    }
     TakeWallBack whole = new TakeWallBack(first, last, most);
     double limit =
         IntStream.range(0, back.size())
