@@ -252,4 +252,150 @@ class FoundSeatTest {
     seats.put("I6", read(Measure.THROAT_12, 36.06));
     assertThat(Family.outliers(seats)).extracting(Family.Outlier::seat).containsExactly("I6");
   }
+
+  private static List<Measure> assumed(FoundSeat seat) {
+    return seat.assumed().stream().map(Assumed::measure).toList();
+  }
+
+  @Test
+  void aRingNobodyMeasuredThroughIsTakenToEndBelowTheCuts() {
+    FoundSeat seat = found(Measure.RING_OUTSIDE, 43);
+    double floor = KIND.lowestMm() + 3;
+    assertThat(seat.ring()).contains(new Ring(43, 34, floor, floor - 8 + 1, 0.1, ""));
+    assertThat(seat.assumed())
+        .contains(
+            new Assumed(Measure.RING_DEPTH, floor, Assumed.Basis.AS_ITS_KIND),
+            new Assumed(Measure.RING_FIT, 0.1, Assumed.Basis.COMMON_PRACTICE));
+    FoundSeat read =
+        found(Measure.RING_OUTSIDE, 43, Measure.RING_DEPTH, 8.5, Measure.RING_FIT, 0.08);
+    assertThat(read.ring()).contains(new Ring(43, 34, 8.5, 1.5, 0.08, ""));
+    assertThat(assumed(read)).doesNotContain(Measure.RING_DEPTH, Measure.RING_FIT);
+    FoundSeat above = found(Measure.RING_OUTSIDE, 43, Measure.RING_DEPTH, 8.49);
+    assertThat(above.contradictions())
+        .containsExactly(
+            new Contradiction(
+                Contradiction.Kind.RING_FLOOR_ABOVE_SEAT, Measure.RING_DEPTH, 8.49, 8));
+    assertThat(above.ring().orElseThrow().floorMm()).isEqualTo(floor);
+  }
+
+  @Test
+  void aRingHoldsValveAndSeatAndHasAWall() {
+    assertThat(found(Measure.RING_OUTSIDE, 39).ring()).isPresent();
+    assertThat(found(Measure.SEAT_OUTSIDE, 40, Measure.RING_OUTSIDE, 39.5).contradictions())
+        .containsExactly(
+            new Contradiction(Contradiction.Kind.RING_WITHIN_SEAT, Measure.RING_OUTSIDE, 39.5, 40));
+    assertThat(
+            found(Measure.SEAT_OUTSIDE, 39, Measure.RING_OUTSIDE, 38.9)
+                .contradictions()
+                .getFirst()
+                .kind())
+        .isEqualTo(Contradiction.Kind.RING_WITHIN_VALVE);
+    // Its own bore leaves 0.3 mm a side.
+    FoundSeat thin =
+        found(
+            Measure.SEAT_OUTSIDE,
+            39,
+            Measure.THROAT_12,
+            38.6,
+            Measure.SEAT_WIDTH,
+            0.2,
+            Measure.RING_OUTSIDE,
+            39);
+    assertThat(thin.ring().orElseThrow().insideDiameterMm()).isEqualTo(38.4);
+    assertThat(new Ring(40, 39.5, 12, 8, 0.1, "").blank().areaMm2()).isCloseTo(2, within(1e-9));
+    assertThatThrownBy(() -> new Ring(40, 39.51, 12, 8, 0.1, "")).hasMessageContaining("rule.");
+  }
+
+  @Test
+  void aSeatAsWideAsItsRoomIsTakenAndAWiderOneDoubted() {
+    // (38 - 34) / 2 / cos 45 = 2.828, and 0.3 into the throat.
+    FoundSeat wide = found(Measure.SEAT_WIDTH, 3.12);
+    assertThat(wide.seat().sealingCut().widthMm()).isEqualTo(3.12);
+    assertThat(wide.contradictions()).isEmpty();
+    FoundSeat wider = found(Measure.SEAT_WIDTH, 3.14);
+    assertThat(wider.seat().sealingCut().widthMm()).isEqualTo(2);
+    Contradiction said = wider.contradictions().getFirst();
+    assertThat(said.kind()).isEqualTo(Contradiction.Kind.WIDER_THAN_ROOM);
+    assertThat(said.otherValue()).isCloseTo(2 * Math.sqrt(2), within(1e-9));
+    // Not measured, it is as its kind, or what there is room for.
+    assertThat(found(Measure.THROAT_12, 36).seat().sealingCut().widthMm())
+        .isCloseTo(Math.sqrt(2), within(1e-9));
+  }
+
+  @Test
+  void aThroatIsSmallerThanItsSeat() {
+    FoundSeat none = found(Measure.SEAT_OUTSIDE, 34.3);
+    assertThat(none.seat().throatDiameterMm()).isEqualTo(33.8);
+    assertThat(none.assumed())
+        .contains(new Assumed(Measure.THROAT_12, 33.8, Assumed.Basis.AS_ITS_KIND));
+    assertThat(found(Measure.THROAT_12, 38).contradictions()).hasSize(1);
+    FoundSeat near = found(Measure.THROAT_12, 37.998, Measure.SEAT_WIDTH, 0.2);
+    assertThat(near.wallAt(12).points()).anyMatch(p -> Math.abs(p.r() - (38 - 0.01) / 2) < 1e-9);
+  }
+
+  @Test
+  void noRunoutNeedsNoClockAndOneWithoutIsTakenAtTwelve() {
+    FoundSeat none = found(Measure.RUNOUT, 0);
+    assertThat(none.runout()).isEqualTo(Offset.NONE);
+    assertThat(assumed(none)).doesNotContain(Measure.RUNOUT_CLOCK, Measure.RUNOUT);
+    FoundSeat some = found(Measure.RUNOUT, 0.2);
+    assertThat(some.runout()).isEqualTo(new Offset(0.2, 12));
+    assertThat(some.assumed())
+        .contains(
+            new Assumed(Measure.RUNOUT_CLOCK, 12, Assumed.Basis.AS_ITS_KIND),
+            new Assumed(Measure.CORE_SHIFT, 0, Assumed.Basis.NONE));
+  }
+
+  @Test
+  void aThroatOutOfRoundIsLookedAtOnFourSides() {
+    // Each 0.095 off the mean, and 0.105.
+    assertThat(found(Measure.THROAT_12, 34.0, Measure.THROAT_3, 34.19).sides())
+        .containsExactly(12.0, 6.0);
+    assertThat(found(Measure.THROAT_12, 34.0, Measure.THROAT_3, 34.21).sides())
+        .containsExactly(12.0, 3.0, 6.0, 9.0);
+    assertThat(found(Measure.CORE_SHIFT, 0.3, Measure.CORE_SHIFT_CLOCK, 2).sides())
+        .containsExactly(2.0, 5.0, 8.0, 11.0);
+  }
+
+  @Test
+  void waterBehindASeatIsBehindItsLowestCutAndBehindTheFirstOfABowl() {
+    Seat three =
+        Seat.of(
+            List.of(new Cut(30, 0.8), new Cut(45, 1.3), new Cut(60, 1.4)),
+            1,
+            38.4,
+            8,
+            34.9,
+            4,
+            35.2,
+            14,
+            10);
+    FoundSeat seat =
+        FoundSeat.of(
+            three, read(Measure.WALL_SEAT, 3, Measure.WALL_THROAT, 4, Measure.WALL_BOWL, 5), 39);
+    assertThat(seat.water())
+        .extracting(WaterReading::measure)
+        .containsExactly(Measure.WALL_SEAT, Measure.WALL_THROAT, Measure.WALL_BOWL);
+    // The middle of the 60: the 45's width, and half its own.
+    double z = -8 - 1.3 * Math.sin(Math.PI / 4) - 0.7 * Math.sin(Math.PI / 3);
+    double r = 19.2 - 1.3 * Math.cos(Math.PI / 4) - 0.7 * Math.cos(Math.PI / 3);
+    assertThat(seat.water().getFirst().at().z()).isCloseTo(z, within(1e-6));
+    assertThat(seat.water().getFirst().at().r()).isCloseTo(r, within(1e-6));
+  }
+
+  @Test
+  void theJacketFollowsTheWallAMillimetreToEachSide() {
+    double h = Math.sqrt(0.5);
+    Point a = new Point(12, 0);
+    Point b = new Point(10, -2);
+    for (boolean down : new boolean[] {true, false}) {
+      List<Point> line =
+          WaterReading.behind(Measure.WALL_SEAT, 2, down ? a : b, down ? b : a).line();
+      Point upper = new Point(11 + 3 * h, -1 - h);
+      Point lower = new Point(11 + h, -1 - 3 * h);
+      assertThat(line.get(1).distanceTo(new Point(11 + 2 * h, -1 - 2 * h))).isLessThan(1e-9);
+      assertThat(line.get(down ? 0 : 2).distanceTo(upper)).isLessThan(1e-9);
+      assertThat(line.get(down ? 2 : 0).distanceTo(lower)).isLessThan(1e-9);
+    }
+  }
 }
