@@ -48,6 +48,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 
@@ -118,7 +119,7 @@ class OnlyWordsTest {
   }
 
   @ParameterizedTest
-  @MethodSource("demos")
+  @ValueSource(strings = {"skarn-1.6", "dolerite-2.0"})
   void ofTheWindow(String demo) {
     JobDocument document = JobDocument.fresh(JobFile.demo(demo));
     List<String> typed = typed(document);

@@ -33,6 +33,10 @@ import org.apache.pdfbox.pdmodel.font.PDType0Font;
 final class Paper implements AutoCloseable {
 
   private static final float MM = 72 / 25.4f;
+
+  /** Where a word may be parted; not seen elsewhere. */
+  private static final String SOFT_HYPHEN = "\u00ad";
+
   private static final float MARGIN = 15 * MM;
   private static final float FOOT = 12 * MM;
 
@@ -178,34 +182,45 @@ final class Paper implements AutoCloseable {
     return font.getStringWidth(text) / 1000 * points;
   }
 
+  /** Lines no wider than asked for; a word may be parted where it has a soft hyphen. */
   private List<String> wrapped(String text, PDFont font, float points, float width)
       throws IOException {
     List<String> lines = new ArrayList<>();
     for (String paragraph : text.split("\\R")) {
-      StringBuilder line = new StringBuilder();
-      for (String word : sayable(paragraph.strip(), font).split("\\s+")) {
+      String line = "";
+      for (String word : paragraph.strip().split("\\s+")) {
         String longer = line.isEmpty() ? word : line + " " + word;
-        if (width(longer, font, points) <= width || line.isEmpty()) {
-          line.setLength(0);
-          line.append(longer);
+        if (line.isEmpty() || width(said(longer, font), font, points) <= width) {
+          line = longer;
         } else {
-          lines.add(line.toString());
-          line.setLength(0);
-          line.append(word);
+          lines.add(said(line, font));
+          line = word;
         }
-        while (width(line.toString(), font, points) > width && line.length() > 1) {
-          // A word that no line holds is broken.
-          int end = line.length() - 1;
-          while (end > 1 && width(line.substring(0, end), font, points) > width) {
-            end--;
+        while (width(said(line, font), font, points) > width && line.length() > 1) {
+          int end = line.lastIndexOf(SOFT_HYPHEN);
+          while (end > 0 && width(said(line.substring(0, end), font) + "-", font, points) > width) {
+            end = line.lastIndexOf(SOFT_HYPHEN, end - 1);
           }
-          lines.add(line.substring(0, end));
-          line.delete(0, end);
+          if (end > 0) {
+            lines.add(said(line.substring(0, end), font) + "-");
+          } else {
+            // A word that no line holds is broken.
+            end = line.length() - 1;
+            while (end > 1 && width(said(line.substring(0, end), font), font, points) > width) {
+              end--;
+            }
+            lines.add(said(line.substring(0, end), font));
+          }
+          line = line.substring(end);
         }
       }
-      lines.add(line.toString());
+      lines.add(said(line, font));
     }
     return lines;
+  }
+
+  private String said(String text, PDFont font) {
+    return sayable(text.replace(SOFT_HYPHEN, ""), font);
   }
 
   /**

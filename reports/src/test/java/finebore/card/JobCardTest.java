@@ -3,6 +3,7 @@ package finebore.card;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.offset;
 
+import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
 import finebore.formats.PracticeFiles;
 import finebore.job.Engine.SeatPlace;
@@ -23,8 +24,13 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumSet;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSName;
@@ -269,5 +275,44 @@ class JobCardTest {
             .filter(rgb -> (rgb & 0xffffff) == 0xf3e8c6)
             .count();
     assertThat(brass).isGreaterThan(300);
+  }
+
+  @Test
+  void aWordIsPartedWhereItMayBe() throws IOException {
+    Language german = Language.of("de").orElseThrow();
+    String first = pages(card(JOB, german, CardSize.A4, EnumSet.noneOf(CardPart.class))).getFirst();
+    assertThat(first).contains("Ventil-", "kante", "Führungs-", "spiel");
+    assertThat(first).doesNotContain("Ventilkant", "\u00ad", "?");
+  }
+
+  /** Every sentence of the language is bracketed; what is left must have been typed. */
+  @Test
+  void nothingStandsThereButWordsOfTheLanguage() throws IOException {
+    Language bracketed =
+        new Language(
+            Language.ENGLISH.tag(),
+            Language.ENGLISH.sentences().entrySet().stream()
+                .collect(Collectors.toMap(Map.Entry::getKey, e -> "«" + e.getValue() + "»")));
+    String left =
+        String.join(" ", pages(card(JOB, bracketed, CardSize.A4, EnumSet.allOf(CardPart.class))))
+            .replaceAll("\\s+", " ");
+    for (String more = ""; !more.equals(left); ) {
+      more = left;
+      left = left.replaceAll("«[^«»]*»", "");
+    }
+    Set<String> allowed = new HashSet<>(List.of("min"));
+    Matcher typed =
+        Pattern.compile(
+                "\"(?:name|purpose|notes|customer|reason|cutter|changed|who|currency)\" *: *"
+                    + "\"([^\"]+)")
+            .matcher(JobFile.text(JobDocument.fresh(JOB)));
+    while (typed.find()) {
+      allowed.addAll(List.of(typed.group(1).split("[^\\p{L}]+")));
+    }
+    assertThat(left.split("[^\\p{L}]+"))
+        // Columns run into each other where the page is read: "finished" and "E1".
+        .extracting(word -> word.replaceAll("\\p{Lu}$", ""))
+        .filteredOn(word -> word.length() > 2)
+        .isSubsetOf(allowed);
   }
 }

@@ -52,4 +52,13 @@ class PaletteTest {
         });
     assertThat(contrast(p.text(), p.blueWash())).isGreaterThanOrEqualTo(4.5);
   }
+
+  /** What a band marks off is seen against what it lies on; the least is a choice. */
+  @ParameterizedTest
+  @EnumSource(Theme.class)
+  void aBandStandsOffItsGround(Theme theme) {
+    Palette p = theme.palette();
+    assertThat(contrast(p.band(), p.panel())).isGreaterThan(1.12);
+    assertThat(contrast(p.band(), p.paper())).isGreaterThan(1.07);
+  }
 }
