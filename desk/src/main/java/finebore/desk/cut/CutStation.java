@@ -1,29 +1,19 @@
 package finebore.desk.cut;
 
-import finebore.card.Cautions;
-import finebore.desk.controls.DrawingCanvas;
 import finebore.desk.controls.MessageLine;
 import finebore.desk.session.GaugeSession;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.WorkSession;
 import finebore.desk.theme.Palette;
-import finebore.drawing.Drawing;
-import finebore.drawing.SectionDrawing;
 import finebore.job.Engine.SeatPlace;
 import finebore.machine.Quote;
 import finebore.machine.RunStep;
-import finebore.machine.StepOutward;
 import finebore.machine.StepState;
 import finebore.words.Words;
-import finebore.work.ReadBack;
-import finebore.work.ShopFigure;
 import finebore.work.StepKind;
 import finebore.work.WorkEntry;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
-import java.util.Set;
 import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
@@ -53,27 +43,21 @@ public final class CutStation extends BorderPane {
   private final JobSession session;
   private final WorkSession work;
   private final GaugeBar gauges;
-  private final DrawingCanvas section;
-  private final AlikeBars alike;
   private final Label where = new Label();
   private final Label title = new Label();
   private final StepFigures figures;
+  private final StepBeside beside;
+  private final CautionBar cautions;
+  private final ReasonRow reason;
   private final VBox readings = new VBox(8);
   private final Label advice = new Label();
   private final Label state = new Label();
-  private final VBox next = new VBox(3);
-  private final Label caution = new Label();
-  private final HBox cautionBar = new HBox(8);
   private final TextField who = new TextField();
-  private final TextField reason = new TextField();
-  private final HBox reasonRow = new HBox(8);
   private final Button back = new Button();
   private final Button problem = new Button();
   private final Button done = new Button();
   private final Button again = new Button();
-  private final Set<StepKind> dismissed = EnumSet.noneOf(StepKind.class);
   private Optional<RunStep> shown = Optional.empty();
-  private Optional<WorkEntry.Kind> asked = Optional.empty();
   private boolean visible;
   private boolean following;
 
@@ -88,12 +72,14 @@ public final class CutStation extends BorderPane {
     this.gauges = new GaugeBar(session, gauges, this::target);
     setId("cut-station");
     figures = new StepFigures(session, work);
-    section = new DrawingCanvas("cut-section", session.say("cut.section"), palette);
-    alike = new AlikeBars(palette, session::words, textScale, session.say("cut.alike.name"));
+    beside = new StepBeside(session, work, palette, textScale);
+    beside.prefWidthProperty().bind(widthProperty().multiply(0.38));
+    cautions = new CautionBar(session);
+    reason = new ReasonRow(session, this::say);
     setTop(toolbar());
     setCenter(card());
-    setRight(beside());
-    setBottom(cautions());
+    setRight(beside);
+    setBottom(cautions);
     addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
     session.seat().addListener((o, was, is) -> seatChosen(is));
     session.work().addListener((o, was, is) -> refresh());
@@ -150,31 +136,14 @@ public final class CutStation extends BorderPane {
     ScrollPane scroll = new ScrollPane(card);
     scroll.setFitToWidth(true);
     VBox.setVgrow(scroll, Priority.ALWAYS);
-    VBox all = new VBox(6, which, message(), scroll, reasons(), buttons());
+    VBox all = new VBox(6, which, message(), scroll, reason, buttons());
     all.setStyle("-fx-padding: 0 0 8 0;");
     return all;
   }
 
-  private Node reasons() {
-    reason.setId("cut-reason");
-    reason.getStyleClass().add("cut-reason");
-    HBox.setHgrow(reason, Priority.ALWAYS);
-    Button keep = new Button(session.say("cut.keep"));
-    keep.setId("cut-keep");
-    keep.setMinWidth(Region.USE_PREF_SIZE);
-    keep.setOnAction(e -> keepReason());
-    reason.setOnAction(e -> keepReason());
-    reasonRow.getChildren().setAll(reason, keep);
-    reasonRow.setAlignment(Pos.CENTER_LEFT);
-    reasonRow.setStyle("-fx-padding: 0 16 0 16;");
-    reasonRow.managedProperty().bind(reasonRow.visibleProperty());
-    reasonRow.setVisible(false);
-    return reasonRow;
-  }
-
   private Node buttons() {
     large(back, "cut-back", "cut.back", this::goBack);
-    large(problem, "cut-problem", "cut.problem", () -> ask(WorkEntry.Kind.PROBLEM));
+    large(problem, "cut-problem", "cut.problem", () -> reason.ask(WorkEntry.Kind.PROBLEM));
     large(again, "cut-again", "cut.again", () -> say(WorkEntry.Kind.REOPENED, ""));
     large(done, "cut-done", "cut.done", this::finish);
     again.managedProperty().bind(again.visibleProperty());
@@ -193,42 +162,6 @@ public final class CutStation extends BorderPane {
     button.setOnAction(e -> action.run());
   }
 
-  private Node beside() {
-    VBox.setVgrow(section, Priority.ALWAYS);
-    next.setId("cut-next");
-    Label then = new Label(session.say("cut.then"));
-    then.getStyleClass().add("heading");
-    VBox box = new VBox(6, section, alike, then, next);
-    box.getStyleClass().addAll("column", "right-column");
-    box.prefWidthProperty().bind(widthProperty().multiply(0.38));
-    box.setMinWidth(0);
-    return box;
-  }
-
-  private Node cautions() {
-    caution.setId("cut-caution");
-    caution.setWrapText(true);
-    caution.setMinHeight(Region.USE_PREF_SIZE);
-    caution.getStyleClass().add("caution");
-    HBox.setHgrow(caution, Priority.ALWAYS);
-    caution.setMaxWidth(Double.MAX_VALUE);
-    Button seen = new Button(session.say("cut.caution.seen"));
-    seen.setId("cut-caution-seen");
-    seen.setMinWidth(Region.USE_PREF_SIZE);
-    seen.setTooltip(new Tooltip(session.say("cut.caution.tip")));
-    seen.setOnAction(
-        e -> {
-          shown.ifPresent(s -> dismissed.add(s.kind()));
-          showCautions();
-        });
-    cautionBar.getChildren().setAll(caution, seen);
-    cautionBar.setAlignment(Pos.CENTER_LEFT);
-    cautionBar.getStyleClass().add("findings-box");
-    cautionBar.setStyle("-fx-padding: 6 12 6 12;");
-    cautionBar.managedProperty().bind(cautionBar.visibleProperty());
-    return cautionBar;
-  }
-
   /** Begins to follow the job: nothing is built for a station nobody looks at. */
   public void setShown(boolean is) {
     visible = is;
@@ -242,8 +175,7 @@ public final class CutStation extends BorderPane {
   }
 
   public void restyle() {
-    section.requestLayout();
-    alike.requestLayout();
+    beside.restyle();
   }
 
   private void refresh() {
@@ -254,8 +186,7 @@ public final class CutStation extends BorderPane {
     boolean other = !current.map(RunStep::id).equals(shown.map(RunStep::id));
     shown = current;
     if (other) {
-      asked = Optional.empty();
-      reasonRow.setVisible(false);
+      reason.close();
       current.ifPresent(this::follow);
     }
     show();
@@ -304,10 +235,9 @@ public final class CutStation extends BorderPane {
       advice.setText(words.text("cut.finished.next"));
       figures.clear();
       readings.getChildren().clear();
-      next.getChildren().clear();
       again.setVisible(false);
-      section.show(Optional.empty());
-      showCautions();
+      beside.clear();
+      cautions.show(shown);
       return;
     }
     showStep(shown.get(), words);
@@ -330,17 +260,10 @@ public final class CutStation extends BorderPane {
     done.setText(session.say(now == StepState.OUT_OF_LIMIT ? "cut.accept" : "cut.done"));
     figures.show(step);
     showReadings(step);
-    advice.setText(adviceOf(step, words));
-    section.show(drawing(step));
-    showAlike(step);
-    next.getChildren().clear();
-    for (RunStep follows : work.next(3)) {
-      Label line = new Label(StepWords.title(follows, words));
-      line.getStyleClass().add("cut-next");
-      line.setWrapText(false);
-      next.getChildren().add(line);
-    }
-    showCautions();
+    advice.setText(
+        step.kind() == StepKind.CONTACT ? StepWords.outward(work.outward(step), words) : "");
+    beside.show(step);
+    cautions.show(shown);
   }
 
   private static String styleOf(StepState state) {
@@ -379,84 +302,6 @@ public final class CutStation extends BorderPane {
     return readings.getChildren().stream().map(ReadingRow.class::cast).toList();
   }
 
-  private String adviceOf(RunStep step, Words words) {
-    if (step.kind() != StepKind.CONTACT) {
-      return "";
-    }
-    return work.outward(step).map(o -> outward(o, words)).orElse(words.text("cut.outward.needs"));
-  }
-
-  private static String outward(StepOutward step, Words words) {
-    if (step.isThere()) {
-      return words.text("cut.outward.there");
-    }
-    String held =
-        step.heldBy()
-            .map(c -> " " + words.text("cut.outward.held", "by", words.of(c, "name")))
-            .orElse("");
-    return words.text(
-            "cut.outward",
-            "pointer",
-            words.units().lengthText(step.pointerMm()),
-            "depth",
-            words.units().lengthText(step.depthMm()),
-            "left",
-            words.units().lengthText(Math.max(0, step.leftMm())),
-            "off",
-            words.units().lengthText(step.pointerOffMm()))
-        + held;
-  }
-
-  private Optional<Drawing> drawing(RunStep step) {
-    return work.sheet()
-        .outcome(step.seat())
-        .map(
-            seat ->
-                step.operation().isPresent() && step.kind() != StepKind.CONTACT
-                    ? SectionDrawing.step(
-                        seat,
-                        step.operation().getAsInt(),
-                        step.kind() == StepKind.FORM
-                            ? work.value(step, ReadBack.SEAT_DEPTH)
-                            : OptionalDouble.empty())
-                    : SectionDrawing.plain(seat));
-  }
-
-  private void showAlike(RunStep step) {
-    ReadBack what =
-        switch (step.kind()) {
-          case THROAT, BOWL, BLEND -> ReadBack.THROAT;
-          case CONTACT -> ReadBack.SEAT_WIDTH;
-          case ASSEMBLY, SEAL -> ReadBack.VALVE_DEPTH;
-          default -> ReadBack.SEAT_DEPTH;
-        };
-    alike.show(
-        work.alike(step.seat().port(), what),
-        step.seat().label(),
-        session
-            .job()
-            .shop()
-            .value(
-                switch (what) {
-                  case THROAT -> ShopFigure.THROAT_TOLERANCE;
-                  case SEAT_WIDTH -> ShopFigure.WIDTH_TOLERANCE;
-                  default -> ShopFigure.DEPTH_TOLERANCE;
-                }));
-  }
-
-  private void showCautions() {
-    boolean show = shown.filter(s -> !dismissed.contains(s.kind())).isPresent();
-    cautionBar.setVisible(show);
-    if (show) {
-      RunStep step = shown.orElseThrow();
-      String own = step.caution().map(c -> session.words().say(c) + " ").orElse("");
-      caution.setText(
-          own
-              + String.join(
-                  " ", Cautions.of(step.kind()).stream().map(k -> session.say(k)).toList()));
-    }
-  }
-
   /** The keyboard goes to the first reading that is due, or to what ends the step. */
   private void focusNext() {
     if (!visible) {
@@ -477,7 +322,7 @@ public final class CutStation extends BorderPane {
     boolean problemKey = e.getCode() == KeyCode.MULTIPLY || e.getText().equals("*");
     boolean backKey = e.getCode() == KeyCode.DIVIDE || e.getText().equals("/");
     if (problemKey && !problem.isDisabled()) {
-      ask(WorkEntry.Kind.PROBLEM);
+      reason.ask(WorkEntry.Kind.PROBLEM);
       e.consume();
     } else if (backKey) {
       goBack();
@@ -492,7 +337,7 @@ public final class CutStation extends BorderPane {
   private boolean typing() {
     return getScene() != null
         && getScene().getFocusOwner() instanceof TextField field
-        && (field == who || field == reason || !isUntouched(field));
+        && (field == who || reason.isField(field) || !isUntouched(field));
   }
 
   private boolean isUntouched(TextField field) {
@@ -501,8 +346,7 @@ public final class CutStation extends BorderPane {
   }
 
   private void goBack() {
-    asked = Optional.empty();
-    reasonRow.setVisible(false);
+    reason.close();
     session.messages().clear();
     if (work.back()) {
       refresh();
@@ -510,30 +354,8 @@ public final class CutStation extends BorderPane {
     }
   }
 
-  private void ask(WorkEntry.Kind kind) {
-    asked = Optional.of(kind);
-    reason.clear();
-    String key = kind == WorkEntry.Kind.PROBLEM ? "cut.reason.problem" : "cut.reason.accept";
-    reason.setPromptText(session.say(key));
-    reason.setAccessibleText(session.say(key));
-    reasonRow.setVisible(true);
-    reason.requestFocus();
-  }
-
-  private void keepReason() {
-    if (asked.isEmpty()) {
-      return;
-    }
-    if (reason.getText().isBlank()) {
-      session.messages().refuse("cut-reason", session.say("cut.reason.missing"));
-      return;
-    }
-    say(asked.get(), reason.getText());
-  }
-
   private void say(WorkEntry.Kind kind, String why) {
-    asked = Optional.empty();
-    reasonRow.setVisible(false);
+    reason.close();
     session.messages().clear();
     shown.ifPresent(s -> work.say(s, kind, why));
     refresh();
@@ -551,12 +373,12 @@ public final class CutStation extends BorderPane {
       return;
     }
     if (work.state(shown.get()) == StepState.OUT_OF_LIMIT) {
-      ask(WorkEntry.Kind.ACCEPTED);
+      reason.ask(WorkEntry.Kind.ACCEPTED);
       return;
     }
     say(WorkEntry.Kind.DONE, "");
     if (shown.isPresent() && work.state(shown.get()) == StepState.OUT_OF_LIMIT) {
-      ask(WorkEntry.Kind.ACCEPTED);
+      reason.ask(WorkEntry.Kind.ACCEPTED);
     }
   }
 

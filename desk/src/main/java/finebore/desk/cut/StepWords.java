@@ -2,8 +2,10 @@ package finebore.desk.cut;
 
 import finebore.machine.RunStep;
 import finebore.machine.RunStep.Target;
+import finebore.machine.StepOutward;
 import finebore.words.Words;
 import finebore.work.ReadBack;
+import java.util.Optional;
 import java.util.OptionalDouble;
 
 /** What a step's readings are told with. */
@@ -61,5 +63,31 @@ final class StepWords {
   /** Seat and what is done. */
   static String title(RunStep step, Words words) {
     return step.seat().label() + "   " + words.say(step.title());
+  }
+
+  /** How far to go on, as far as the contact tells; what it needs where it does not. */
+  static String outward(Optional<StepOutward> outward, Words words) {
+    return outward.map(o -> outward(o, words)).orElse(words.text("cut.outward.needs"));
+  }
+
+  private static String outward(StepOutward step, Words words) {
+    if (step.isThere()) {
+      return words.text("cut.outward.there");
+    }
+    String held =
+        step.heldBy()
+            .map(c -> " " + words.text("cut.outward.held", "by", words.of(c, "name")))
+            .orElse("");
+    return words.text(
+            "cut.outward",
+            "pointer",
+            words.units().lengthText(step.pointerMm()),
+            "depth",
+            words.units().lengthText(step.depthMm()),
+            "left",
+            words.units().lengthText(Math.max(0, step.leftMm())),
+            "off",
+            words.units().lengthText(step.pointerOffMm()))
+        + held;
   }
 }
