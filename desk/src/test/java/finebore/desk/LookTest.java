@@ -13,6 +13,7 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.BorderPane;
 import javafx.scene.text.Text;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
@@ -148,5 +149,24 @@ class LookTest {
             })
         .map(field -> field.getId() + ": " + field.getText())
         .toList();
+  }
+
+  @Test
+  void nothingLiesOverTheToolsOfALowWindow() {
+    desk.runFx(() -> desk.speak("de"));
+    desk.runFx(
+        () -> {
+          desk.window.scene().getWindow().setWidth(1024);
+          desk.window.scene().getWindow().setHeight(700);
+        });
+    for (String view : List.of("seal", "prove", "ladder", "bench", "cut", "record")) {
+      desk.runFx(() -> desk.window.show(view));
+      String station = List.of("cut", "record").contains(view) ? view : "prove";
+      BorderPane pane = desk.lookup("#" + station + "-station").query();
+      double tools = desk.onFx(() -> pane.getTop().getBoundsInParent().getMaxY());
+      assertThat(desk.onFx(() -> pane.getCenter().getBoundsInParent().getMinY()))
+          .as(view)
+          .isGreaterThanOrEqualTo(tools - 0.5);
+    }
   }
 }

@@ -115,6 +115,8 @@ final class BenchPane extends BorderPane {
     settings.setVgap(4);
     settings.addRow(0, small(session.say("bench.label")), which);
     settings.addRow(1, small(session.say("bench.repeats")), repeats);
+    which.setMinWidth(0);
+    repeats.setMinWidth(0);
     FlowPane buttons = new FlowPane(8, 6, start, resume, stop, plates, faults);
     Label care = new Label(session.say("bench.care"));
     care.getStyleClass().addAll("small", "muted");
@@ -154,6 +156,7 @@ final class BenchPane extends BorderPane {
   private static Label small(String words) {
     Label label = new Label(words);
     label.getStyleClass().addAll("small", "muted");
+    label.setMinWidth(Region.USE_PREF_SIZE);
     return label;
   }
 

@@ -137,7 +137,11 @@ final class SealPane extends BorderPane {
     VBox.setVgrow(dial, Priority.ALWAYS);
     VBox box = new VBox(8, title, buttons, dial, verdict, cause);
     box.setStyle("-fx-padding: 10 14 10 14;");
-    return box;
+    // In a low window it scrolls; nothing may lie over the tools above it.
+    ScrollPane scroll = new ScrollPane(box);
+    scroll.setFitToWidth(true);
+    scroll.setFitToHeight(true);
+    return scroll;
   }
 
   private void button(Button button, String id, String key, Runnable action) {

@@ -28,7 +28,7 @@ final class VacuumDial extends DrawnRegion {
     super("vacuum-dial", accessible);
     this.palette = palette;
     this.words = words;
-    setMinSize(220, 200);
+    setMinSize(200, 150);
   }
 
   void show(double needle, double limit, String text) {
@@ -68,15 +68,18 @@ final class VacuumDial extends DrawnRegion {
     g.strokeLine(cx, cy, cx + (r - 20) * Math.cos(needle), cy - (r - 20) * Math.sin(needle));
     g.setFill(colours.text());
     g.fillOval(cx - 8, cy - 8, 16, 16);
+    // In a small dial the figure is smaller and clear of the scale's last number.
+    double size = Math.clamp(0.3 * r, 20, 30);
+    double below = cy + Math.max(0.45 * r, 48);
     write(
         g,
-        Theme.boldFigures(30),
+        Theme.boldFigures(size),
         words.get().figure(Dimension.BAROMETER, Math.round(needlePa / 100) * 100.0),
         cx,
-        cy + r * 0.45,
+        below,
         needlePa >= limitPa ? colours.green() : colours.text(),
         TextAlignment.CENTER);
-    write(g, Theme.words(15), under, cx, cy + r * 0.45 + 30, colours.muted(), TextAlignment.CENTER);
+    write(g, Theme.words(15), under, cx, below + size, colours.muted(), TextAlignment.CENTER);
   }
 
   private static void arc(
