@@ -20,27 +20,27 @@ import java.util.function.ToDoubleFunction;
  * the fitting program).
  */
 public enum ChangeKind {
-  THROAT(new Spread(0.0135, 0.0106, 0.0094), new Spread(0.0174, 0.0127, 0.0243)),
-  SEAT_WIDTH(new Spread(0.0115, 0.0044, 0.0054), new Spread(0.0115, 0.0057, 0.0071)),
+  THROAT(new Spread(0.0142, 0.0059, 0.0082), new Spread(0.0153, 0.0106, 0.0155)),
+  SEAT_WIDTH(new Spread(0.0096, 0.0038, 0.0029), new Spread(0.0096, 0.0072, 0.0063)),
   /** What lies above the seat, how deep the seat lies in its roof included. */
-  TOP_CUT(new Spread(0.0121, 0.0054, 0.0016), new Spread(0.0121, 0.0098, 0.0059)),
-  LOWER_CUT(new Spread(0.0207, 0.0150, 0.0106), new Spread(0.0207, 0.0150, 0.0116)),
-  NO_LOWER_CUT(new Spread(0.0395, 0.0202, 0.0139), new Spread(0.0395, 0.0246, 0.0225)),
-  BACK_CUT(new Spread(0.0195, 0.0087, 0.0036), new Spread(0.0502, 0.0087, 0.0060)),
-  NO_BACK_CUT(new Spread(0.0197, 0.0086, 0.0027), new Spread(0.0197, 0.0175, 0.0046)),
-  UNDERHEAD(new Spread(0.0084, 0.0061, 0.0071), new Spread(0.0108, 0.0139, 0.0116)),
-  MARGIN(new Spread(0.0027, 0.0034, 0.0012), new Spread(0.0031, 0.0038, 0.0034)),
-  SEAT_OUTSIDE(new Spread(0.0092, 0.0051, 0.0037), new Spread(0.0107, 0.0092, 0.0107)),
+  TOP_CUT(new Spread(0.0099, 0.0044, 0.0020), new Spread(0.0099, 0.0061, 0.0063)),
+  LOWER_CUT(new Spread(0.0138, 0.0093, 0.0088), new Spread(0.0165, 0.0093, 0.0157)),
+  NO_LOWER_CUT(new Spread(0.0283, 0.0094, 0.0121), new Spread(0.0283, 0.0236, 0.0139)),
+  BACK_CUT(new Spread(0.0166, 0.0088, 0.0031), new Spread(0.0496, 0.0110, 0.0052)),
+  NO_BACK_CUT(new Spread(0.0199, 0.0066, 0.0021), new Spread(0.0199, 0.0146, 0.0051)),
+  UNDERHEAD(new Spread(0.0056, 0.0070, 0.0052), new Spread(0.0121, 0.0083, 0.0101)),
+  MARGIN(new Spread(0.0021, 0.0015, 0.0009), new Spread(0.0033, 0.0043, 0.0033)),
+  SEAT_OUTSIDE(new Spread(0.0073, 0.0046, 0.0034), new Spread(0.0133, 0.0089, 0.0085)),
   /** Another valve or another seat angle: as between any two seats, each on its own gate. */
-  ANOTHER_SEAT(new Spread(0.0494, 0.0351, 0.0262), new Spread(0.0494, 0.0510, 0.0625));
+  ANOTHER_SEAT(new Spread(0.0411, 0.0271, 0.0194), new Spread(0.0458, 0.0468, 0.0479));
 
   /** How far the solver's closures are apart on one change. */
   private static final Spread CLOSURES = new Spread(0.020, 0.015, 0.006);
 
   /** Several changes at once lie within this many times their bands in quadrature. */
-  private static final Spread SEVERAL_IN = new Spread(1.00, 1.16, 1.00);
+  private static final Spread SEVERAL_IN = new Spread(1.11, 1.13, 1.12);
 
-  private static final Spread SEVERAL_OUT = new Spread(1.00, 1.19, 1.07);
+  private static final Spread SEVERAL_OUT = new Spread(1.00, 1.12, 1.18);
 
   private static final double SAME_MM = 0.005;
   private static final double SAME_DEG = 0.05;

@@ -38,11 +38,11 @@ public final class AirFit {
   private static final double CLEAR = 0.03;
   private static final double STIRRED = 0.02;
   private static final int NETWORKS = 4;
-  private static final int ROUNDS = Integer.getInteger("rounds", 6000);
+  private static final int ROUNDS = 24_000;
   private static final int KEPT_OUT = 3;
 
   /** How small weights are kept. */
-  private static final double SMALL = 3e-3;
+  private static final double SMALL = 1e-3;
 
   /** What tells a network's own direction from the other, in spreads. */
   private static final double MARK = 0.5;
