@@ -55,7 +55,7 @@ public final class Main {
 
   /** Options of a picture. */
   static final class Picture {
-    private static final List<String> STATIONS =
+    static final List<String> STATIONS =
         Stream.concat(
                 Stream.of(
                     "job",

@@ -70,29 +70,6 @@ class OnlyWordsTest {
   private static final Set<String> UNITS =
       Set.of("kPa", "hPa", "inHg", "inH", "cfm", "rpm", "min", "mbar");
 
-  private static final List<String> VIEWS =
-      List.of(
-          "job",
-          "found",
-          "chamber",
-          "plan",
-          "variants",
-          "suggest",
-          "room",
-          "sizes",
-          "clearance",
-          "series",
-          "cut",
-          "prove",
-          "seal",
-          "ladder",
-          "bench",
-          "record",
-          "shop",
-          "history",
-          "practices",
-          "cutters");
-
   private static final Language BRACKETED =
       new Language(
           Language.ENGLISH.tag(),
@@ -124,7 +101,7 @@ class OnlyWordsTest {
     JobDocument document = JobDocument.fresh(JobFile.demo(demo));
     List<String> typed = typed(document);
     desk.runFx(() -> desk.session.load(document, Optional.empty()));
-    for (String view : VIEWS) {
+    for (String view : Main.Picture.STATIONS) {
       desk.runFx(() -> desk.window.show(view));
       List<String> read = new ArrayList<>();
       desk.runFx(() -> read(desk.window.scene().getRoot(), read));
