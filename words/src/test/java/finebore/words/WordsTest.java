@@ -12,6 +12,7 @@ import finebore.finding.FindingCode;
 import finebore.finding.Severity;
 import finebore.flow.Bands.Band;
 import finebore.flow.Loss;
+import finebore.formats.PracticeFiles;
 import finebore.found.Measure;
 import finebore.job.Figures;
 import finebore.job.Group;
@@ -189,5 +190,12 @@ class WordsTest {
     assertThat(MM.figure(Dimension.SHARE, 0.893)).isEqualTo("89.3 %");
     assertThat(MM.say(Message.of("height.below").with("value", Term.length(7.98))))
         .isEqualTo("7.98 mm below the face");
+  }
+
+  @Test
+  void whatAShippedPracticeIsForIsSaidAsItsFileSaysIt() {
+    assertThat(PracticeFiles.all())
+        .isNotEmpty()
+        .allSatisfy(p -> assertThat(MM.of(p, "about")).isEqualTo(p.about()));
   }
 }

@@ -1,8 +1,6 @@
 package finebore.benchmarks.air;
 
-import finebore.flow.field.AirFlow;
 import finebore.flow.field.AirNotSolved;
-import finebore.flow.field.AirQuestion;
 import finebore.flow.field.AirSolver;
 import finebore.flow.field.Fineness;
 import finebore.flow.field.Turbulence;
@@ -70,18 +68,10 @@ public final class AirCampaign {
   }
 
   private static OptionalDouble areaMm2(RandomSeat seat, double liftOverHead, Fineness fineness) {
-    double head = seat.fit().pairing().valve().headDiameterMm();
-    AirQuestion question =
-        new AirQuestion(
-            seat.wall(),
-            seat.fit().valveAt(liftOverHead * head),
-            head / 2,
-            seat.direction(),
-            Turbulence.EVEN,
-            fineness);
     try {
-      AirFlow flow = AirSolver.solve(question);
-      return OptionalDouble.of(flow.effectiveAreaMm2());
+      return OptionalDouble.of(
+          AirSolver.solve(seat.question(liftOverHead, Turbulence.EVEN, fineness))
+              .effectiveAreaMm2());
     } catch (AirNotSolved e) {
       return OptionalDouble.empty();
     }

@@ -103,8 +103,7 @@ public final class AirData {
       RandomSeat shape, double liftOverHead, Turbulence turbulence, Fineness fineness) {
     double head = shape.fit().pairing().valve().headDiameterMm();
     Profile valve = shape.fit().valveAt(liftOverHead * head);
-    AirQuestion question =
-        new AirQuestion(shape.wall(), valve, head / 2, shape.direction(), turbulence, fineness);
+    AirQuestion question = shape.question(liftOverHead, turbulence, fineness);
     double gate = Gate.between(shape.wall(), valve).areaMm2();
     long begin = System.nanoTime();
     String start = String.format(Locale.ROOT, "%.3f,%.4f,%.4f,", head, gate, question.gapMm());

@@ -1,6 +1,9 @@
 package finebore.benchmarks.air;
 
 import finebore.flow.Direction;
+import finebore.flow.field.AirQuestion;
+import finebore.flow.field.Fineness;
+import finebore.flow.field.Turbulence;
 import finebore.seat.Arc;
 import finebore.seat.Bowl;
 import finebore.seat.Cut;
@@ -61,6 +64,13 @@ record RandomSeat(int number, Profile wall, SeatFit fit, Direction direction, St
 
   private record Drawn(
       Seat seat, Valve valve, double ridgeAwayMm, double ridgeHighMm, String change) {}
+
+  /** Its air at a lift, asked of the solver. */
+  AirQuestion question(double liftOverHead, Turbulence turbulence, Fineness fineness) {
+    double head = fit.pairing().valve().headDiameterMm();
+    return new AirQuestion(
+        wall, fit.valveAt(liftOverHead * head), head / 2, direction, turbulence, fineness);
+  }
 
   /** The shape of a number. */
   static RandomSeat of(int number) {

@@ -2,6 +2,7 @@ package finebore.desk.job;
 
 import finebore.code.RuleViolation;
 import finebore.desk.controls.FieldGrid;
+import finebore.desk.controls.Named;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.SeatView;
 import finebore.job.Figures;
@@ -18,7 +19,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /** The job itself: its name, practice, how flow is looked at, and notes. */
 final class JobEditor extends VBox {
@@ -63,18 +63,7 @@ final class JobEditor extends VBox {
             });
     practice.setId("practice");
     practice.setMaxWidth(Double.MAX_VALUE);
-    practice.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(Practice p) {
-            return p == null ? "" : session.words().term(p.term());
-          }
-
-          @Override
-          public Practice fromString(String text) {
-            return practice.getValue();
-          }
-        });
+    practice.setConverter(new Named<>(p -> session.words().term(p.term())));
     practice.setOnAction(
         e -> {
           if (practice.getValue() != null && !practice.getValue().equals(session.practice())) {

@@ -1,5 +1,6 @@
 package finebore.desk.plan;
 
+import finebore.desk.controls.Named;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.SeatView;
 import finebore.job.OldOverrule;
@@ -23,7 +24,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /**
  * Marks a plan ready to cut, which faults and missing readings at any of its seats prevent until
@@ -55,18 +55,7 @@ final class ReadyBox extends VBox {
     which.setId("overrule-which");
     which.setAccessibleText(session.say("ready.which"));
     which.setMaxWidth(Double.MAX_VALUE);
-    which.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(Finding finding) {
-            return finding == null ? "" : at(finding) + spoken(finding);
-          }
-
-          @Override
-          public Finding fromString(String words) {
-            return null;
-          }
-        });
+    which.setConverter(new Named<>(finding -> at(finding) + spoken(finding)));
     reason.setId("overrule-reason");
     reason.setPromptText(session.say("ready.reason"));
     reason.setAccessibleText(session.say("ready.reason.name"));

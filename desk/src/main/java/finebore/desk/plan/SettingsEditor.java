@@ -10,6 +10,7 @@ import finebore.cutting.Plunge;
 import finebore.desk.controls.CutterDrawing;
 import finebore.desk.controls.EntryField;
 import finebore.desk.controls.Grammar;
+import finebore.desk.controls.Named;
 import finebore.desk.session.JobSession;
 import finebore.job.Plan;
 import finebore.quantity.Quantity;
@@ -177,17 +178,7 @@ final class SettingsEditor extends VBox {
   }
 
   private StringConverter<Coded> spoken() {
-    return new StringConverter<>() {
-      @Override
-      public String toString(Coded value) {
-        return value == null ? "" : session.words().label(value);
-      }
-
-      @Override
-      public Coded fromString(String words) {
-        return null;
-      }
-    };
+    return new Named<>(value -> session.words().label(value));
   }
 
   private void text(OperationSetting.Text<?> text) {

@@ -1,5 +1,6 @@
 package finebore.desk.plan;
 
+import finebore.desk.controls.Named;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.SeatView;
 import finebore.desk.session.SuggestRun;
@@ -32,7 +33,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /** Looks for plans that are best at a goal and break no limit, and lets each be tried. */
 final class SuggestPane extends VBox {
@@ -58,18 +58,7 @@ final class SuggestPane extends VBox {
     goal.setAccessibleText(session.say("suggest.goal"));
     goal.getItems().setAll(Goal.values());
     goal.setValue(Goal.WHOLE);
-    goal.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(Goal value) {
-            return value == null ? "" : session.words().label(value);
-          }
-
-          @Override
-          public Goal fromString(String words) {
-            return null;
-          }
-        });
+    goal.setConverter(new Named<>(value -> session.words().label(value)));
     start.setId("suggest-start");
     start.setOnAction(e -> start());
     stop.setId("suggest-stop");

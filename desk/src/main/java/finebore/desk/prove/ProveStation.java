@@ -5,6 +5,7 @@ import finebore.bench.SetUp.TestedState;
 import finebore.calibration.FlowArea;
 import finebore.calibration.NextTest;
 import finebore.desk.controls.MessageLine;
+import finebore.desk.controls.Named;
 import finebore.desk.controls.Tabs;
 import finebore.desk.prove.CurveValues.Mode;
 import finebore.desk.session.BenchSession;
@@ -33,7 +34,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ListCell;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
@@ -46,7 +46,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /** Flow tests: entered, taken from the bench, held against each other and against what was said. */
 public final class ProveStation extends BorderPane {
@@ -193,10 +192,7 @@ public final class ProveStation extends BorderPane {
     box.setId(id);
     box.setAccessibleText(words);
     box.setPrefWidth(200);
-    box.setButtonCell(cell());
-    box.setCellFactory(list -> cell());
-    // What reads a screen aloud asks the converter.
-    box.setConverter(named());
+    box.setConverter(new Named<>(this::name));
     box.setOnAction(
         e -> {
           if (!showing && box.getValue() != null) {
@@ -207,33 +203,8 @@ public final class ProveStation extends BorderPane {
 
   private String name(FlowTest test) {
     Shown shown = state.shown().get();
-    boolean known =
-        test != null && shown != null && shown.job().bench().test(test.id()).isPresent();
+    boolean known = shown != null && shown.job().bench().test(test.id()).isPresent();
     return known ? ProveWords.name(test, shown.job()) : "";
-  }
-
-  private StringConverter<FlowTest> named() {
-    return new StringConverter<>() {
-      @Override
-      public String toString(FlowTest test) {
-        return name(test);
-      }
-
-      @Override
-      public FlowTest fromString(String typed) {
-        throw new UnsupportedOperationException("tests are chosen, not typed");
-      }
-    };
-  }
-
-  private ListCell<FlowTest> cell() {
-    return new ListCell<>() {
-      @Override
-      protected void updateItem(FlowTest test, boolean empty) {
-        super.updateItem(test, empty);
-        setText(empty ? "" : name(test));
-      }
-    };
   }
 
   private HBox modeBar() {
