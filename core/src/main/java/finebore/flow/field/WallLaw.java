@@ -17,14 +17,13 @@ final class WallLaw {
    * @param speed along the wall, m/s
    * @param distance from it, m
    * @param viscosity of the air, m2/s
-   * @param guess to start from, or 0
    */
-  static double friction(double speed, double distance, double viscosity, double guess) {
+  static double friction(double speed, double distance, double viscosity) {
     double reynolds = speed * distance / viscosity;
     if (reynolds < 1e-12) {
       return 0;
     }
-    double up = guess > 0 ? speed / guess : Math.min(Math.sqrt(reynolds), 15);
+    double up = Math.min(Math.sqrt(reynolds), 15);
     for (int k = 0; k < 30; k++) {
       double ku = KAPPA * up;
       double grown = Math.exp(ku);
@@ -33,7 +32,8 @@ final class WallLaw {
       double value = up * up + LIFTED * up * outer - reynolds;
       double by = 2 * up + LIFTED * (outer + up * slope);
       double step = value / by;
-      up = Math.max(up / 3, up - step);
+      // On a curve this steep a whole step from below would go far beyond.
+      up = Math.clamp(up - step, up / 3, up + 3);
       if (Math.abs(step) < 1e-6 * up) {
         break;
       }
@@ -58,7 +58,7 @@ final class WallLaw {
       double nr = mesh.edgeNormalR[k];
       double nz = mesh.edgeNormalZ[k];
       double speed = Math.abs(s.u[c] * nz - s.w[c] * nr) / Math.sqrt(nr * nr + nz * nz);
-      double f = friction(speed, mesh.clear[k], air, 0);
+      double f = friction(speed, mesh.clear[k], air);
       friction[c] = Math.max(friction[c], f);
       s.wallViscosity[k] =
           speed > 0
