@@ -129,7 +129,8 @@ public final class Notation {
       case VOLUME -> 1000 * number(text);
       case MINUTES -> number(text.strip().replaceAll("(?i)\\s*min$", ""));
       case SECONDS -> number(text.strip().replaceAll("(?i)\\s*s$", ""));
-      case CLOCK, RATIO, COUNT, AREA, CAPACITY, PERCENT, TURNS, POWER, MONEY -> number(text);
+      case AREA -> system.length().toBase(system.length().toBase(number(text)));
+      case CLOCK, RATIO, COUNT, CAPACITY, PERCENT, TURNS, POWER, MONEY -> number(text);
     };
   }
 

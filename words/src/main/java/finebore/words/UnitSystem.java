@@ -134,6 +134,11 @@ public enum UnitSystem {
     return nudgeMm;
   }
 
+  /** An area in mm2 in the square of the system's length. */
+  private double areaFrom(double mm2) {
+    return length.fromBase(length.fromBase(mm2));
+  }
+
   /** A length for an entry field: to the micrometre or tenth of a thou, without a unit. */
   public String lengthNumber(double mm) {
     return trimmed(length.fromBase(mm), lengthDigits);
@@ -197,7 +202,8 @@ public enum UnitSystem {
       case SPEED -> speedNumber(value);
       case SHARE -> trimmed(100 * value, 2);
       case VOLUME -> trimmed(value / 1000, 3);
-      case ANGLE, CLOCK, RATIO, CAPACITY, PERCENT, POWER, CRANK, AREA, MINUTES, SECONDS, MONEY ->
+      case AREA -> trimmed(areaFrom(value), this == INCH ? 4 : 2);
+      case ANGLE, CLOCK, RATIO, CAPACITY, PERCENT, POWER, CRANK, MINUTES, SECONDS, MONEY ->
           trimmed(value, 2);
       case COUNT, TURNS -> trimmed(value, 0);
     };
@@ -215,7 +221,7 @@ public enum UnitSystem {
       case TEMPERATURE -> temperatureUnit();
       case SPEED -> speed().symbol();
       case SHARE, PERCENT -> "%";
-      case AREA -> "mm²";
+      case AREA -> length.symbol() + "²";
       case VOLUME, CAPACITY -> "cm³";
       case TURNS -> "rpm";
       case POWER -> "hp";
@@ -237,7 +243,7 @@ public enum UnitSystem {
           case MINUTES -> fixed(value, 0);
           case SECONDS -> fixed(value, 1);
           case VOLUME -> fixed(value / 1000, Math.abs(value) < 100 ? 3 : 2);
-          case AREA -> fixed(value, 0);
+          case AREA -> fixed(areaFrom(value), this == INCH ? 3 : 0);
           case PERCENT -> fixed(value, 1);
           default -> entry(dimension, value);
         };
@@ -260,7 +266,8 @@ public enum UnitSystem {
       case VOLUME -> 10;
       case TEMPERATURE, SPEED, CAPACITY, PERCENT -> 0.1;
       case RATIO -> 0.01;
-      case COUNT, POWER, AREA, MINUTES, MONEY -> 1;
+      case AREA -> this == INCH ? length.toBase(length.toBase(0.001)) : 1;
+      case COUNT, POWER, MINUTES, MONEY -> 1;
       case SECONDS -> 0.5;
     };
   }

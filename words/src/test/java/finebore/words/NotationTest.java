@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import finebore.units.Dimension;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
@@ -38,6 +39,15 @@ class NotationTest {
   })
   void readsLengthsInMillimetres(String text, double mm) throws NotationException {
     assertThat(Notation.length(text, UnitSystem.METRIC)).isCloseTo(mm, within(1e-9));
+  }
+
+  /** In the square of the length that the job is in, and back. */
+  @ParameterizedTest
+  @CsvSource({"METRIC, 322.58, 322.58", "INCH, 0.5, 322.58"})
+  void readsAreasAsTheyAreWritten(UnitSystem system, String text, double mm2)
+      throws NotationException {
+    assertThat(Notation.read(Dimension.AREA, text, system)).isCloseTo(mm2, within(1e-9));
+    assertThat(system.entry(Dimension.AREA, mm2)).isEqualTo(text);
   }
 
   @ParameterizedTest

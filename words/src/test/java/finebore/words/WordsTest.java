@@ -184,6 +184,8 @@ class WordsTest {
   void figuresComeWithTheirUnits() {
     assertThat(MM.figure(Dimension.LENGTH, 1.27)).isEqualTo("1.27 mm");
     assertThat(INCH.figure(Dimension.LENGTH, 1.27)).isEqualTo("0.050 in");
+    assertThat(MM.figure(Dimension.AREA, 322.58)).isEqualTo("323 mm²");
+    assertThat(INCH.figure(Dimension.AREA, 322.58)).isEqualTo("0.500 in²");
     assertThat(MM.figure(Dimension.CLOCK, 1.5)).isEqualTo("1:30");
     assertThat(MM.figure(Dimension.CLOCK, 12)).isEqualTo("12 o'clock");
     assertThat(MM.figure(Dimension.CLOCK, 4.999)).isEqualTo("5 o'clock");
