@@ -37,7 +37,7 @@ public final class AirFit {
 
   private static final double CLEAR = 0.03;
   private static final double STIRRED = 0.02;
-  private static final int NETWORKS = 4;
+  private static final int NETWORKS = 8;
   private static final int ROUNDS = 24_000;
   private static final int KEPT_OUT = 3;
 
