@@ -46,6 +46,8 @@ class SearchFiguresTest {
               List.of(new Cut(30, 1), new Cut(45, 1.25), new Cut(60, 1.4), new Cut(75, 2)),
               1),
           new Cutter("wide", "", List.of(new Cut(35, 1), new Cut(45, 1.9), new Cut(65, 1.6)), 1),
+          new Cutter("steep", "", List.of(new Cut(15, 1), new Cut(45, 1.3), new Cut(75, 1.6)), 1),
+          new Cutter("flat", "", List.of(new Cut(15, 0.9), new Cut(27, 1.4), new Cut(50, 1.7)), 1),
           new Cutter(
               "round", "", List.of(new Cut(30, 0.8), new Cut(45, 1.3), new Arc(45, 80, 3)), 1));
 
@@ -82,12 +84,24 @@ class SearchFiguresTest {
   @ParameterizedTest
   @CsvSource({"1, LOW", "1, LIFE", "2, WHOLE", "3, MID", "4, LOW", "5, LIFE", "6, MID"})
   void areWhatTheyWere(long seed, Goal goal) throws IOException {
+    search(seed, goal, practice());
+  }
+
+  /** Where a practice says nothing, usual limits hold for what is tried. */
+  @ParameterizedTest
+  @CsvSource({"2, LIFE"})
+  void areWhatTheyWereWithoutLimits(long seed, Goal goal) throws IOException {
+    search(seed, goal, new Practice("bare", "Bare", "For tests.", Map.of(), Map.of()));
+  }
+
+  private static void search(long seed, Goal goal, Practice practice) throws IOException {
     Job job = job(seed);
     Figures all = new Figures();
     for (SeatPlace place :
         List.of(job.engine().seats().getFirst(), job.engine().seats().getLast())) {
-      Search search = Search.of(job, place, RACK, practice(), goal);
-      all.with(place.label() + ".size", search.size());
+      Search search = Search.of(job, place, RACK, practice, goal);
+      all.with(place.label() + ".size", search.size())
+          .with(place.label() + ".goal", search.goal().code());
       Search.Slice slice = Search.Slice.NONE;
       for (int k = 0; k < search.size(); k += STEP) {
         Search.Slice one = search.look(k, k + 1);
@@ -108,7 +122,7 @@ class SearchFiguresTest {
             .with(place.label() + ".message", suggestion.message());
       }
     }
-    holds("search-" + seed + "-" + goal, all.toString());
+    holds("search-" + practice.id() + "-" + seed + "-" + goal, all.toString());
   }
 
   private static void holds(String name, String now) throws IOException {
