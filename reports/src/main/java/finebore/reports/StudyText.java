@@ -20,6 +20,7 @@ import finebore.study.Reading;
 import finebore.study.ReadingKind;
 import finebore.units.Dimension;
 import finebore.words.LossWords;
+import finebore.words.MachWords;
 import finebore.words.UnitSystem;
 import finebore.words.Words;
 import java.util.ArrayList;
@@ -429,19 +430,13 @@ public final class StudyText {
         .curve()
         .map(
             curve ->
-                words.text(
-                    "report.mach",
-                    "index",
-                    UnitSystem.fixed(
-                        AirDemand.machIndex(
-                            facts.job().engine(),
-                            seat.study().pairing().valve().headDiameterMm(),
-                            curve),
-                        2),
-                    "speed",
-                    UnitSystem.fixed(facts.job().engine().rpm(), 0),
-                    "limit",
-                    UnitSystem.fixed(AirDemand.MACH_INDEX_LIMIT, 1)))
+                MachWords.phrase(
+                    words,
+                    facts.job().engine(),
+                    AirDemand.machIndex(
+                        facts.job().engine(),
+                        seat.study().pairing().valve().headDiameterMm(),
+                        curve)))
         .orElse("-");
   }
 

@@ -11,6 +11,7 @@ import finebore.job.Port;
 import finebore.job.TestPlan;
 import finebore.planning.AirDemand;
 import finebore.practice.Practice;
+import finebore.words.MachWords;
 import finebore.words.UnitSystem;
 import java.util.List;
 import javafx.scene.control.Button;
@@ -176,19 +177,13 @@ final class JobEditor extends VBox {
                     .append(". "));
     if (work.port() == Port.INTAKE && work.shown().curve().isPresent()) {
       text.append(
-          session.say(
-              "sizes.mach",
-              "index",
-              UnitSystem.fixed(
-                  AirDemand.machIndex(
-                      job.engine(),
-                      work.pairing().valve().headDiameterMm(),
-                      work.shown().curve().get()),
-                  2),
-              "speed",
-              UnitSystem.fixed(job.engine().rpm(), 0),
-              "limit",
-              UnitSystem.fixed(AirDemand.MACH_INDEX_LIMIT, 1)));
+          MachWords.sentence(
+              session.words(),
+              job.engine(),
+              AirDemand.machIndex(
+                  job.engine(),
+                  work.pairing().valve().headDiameterMm(),
+                  work.shown().curve().get())));
     }
     return text.toString();
   }

@@ -10,7 +10,6 @@ import finebore.job.Job;
 import finebore.job.Port;
 import finebore.machine.Quote;
 import finebore.machine.RunSheet;
-import finebore.planning.AirDemand;
 import finebore.planning.PlanStudy;
 import finebore.practice.Cure;
 import finebore.sizes.FlowWanted;
@@ -24,6 +23,7 @@ import finebore.sizes.SizeStudy;
 import finebore.sizes.SizeStudy.OnShelf;
 import finebore.units.Dimension;
 import finebore.words.LossWords;
+import finebore.words.MachWords;
 import finebore.words.UnitSystem;
 import finebore.words.Words;
 import java.util.ArrayList;
@@ -165,17 +165,9 @@ final class SizesPane extends HBox {
               "unit",
               words.units().flow().symbol()));
     }
-    if (sizes.machIndex().isPresent()) {
-      parts.add(
-          words.text(
-              "sizes.mach",
-              "index",
-              UnitSystem.fixed(sizes.machIndex().getAsDouble(), 2),
-              "speed",
-              UnitSystem.fixed(work.job().engine().rpm(), 0),
-              "limit",
-              UnitSystem.fixed(AirDemand.MACH_INDEX_LIMIT, 1)));
-    }
+    sizes
+        .machIndex()
+        .ifPresent(mach -> parts.add(MachWords.sentence(words, work.job().engine(), mach)));
     if (work.port() == Port.INTAKE && work.job().engine().targetHp().isEmpty()) {
       parts.add(words.text("sizes.noPower"));
     }
