@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.text.Font;
+import javafx.scene.text.Text;
 
 /** Words on a canvas, which remembers them for whoever cannot see them. */
 public final class Ink {
@@ -24,6 +26,15 @@ public final class Ink {
   public static void write(GraphicsContext g, String words, double x, double y) {
     g.fillText(words, x, y);
     list(g.getCanvas()).add(new Written(words, x, y));
+  }
+
+  private static final Text PROBE = new Text();
+
+  /** How long words are in a font, px. */
+  public static double width(Font font, String words) {
+    PROBE.setFont(font);
+    PROBE.setText(words);
+    return PROBE.getLayoutBounds().getWidth();
   }
 
   /** Forgets what was written, before a canvas is drawn anew. */

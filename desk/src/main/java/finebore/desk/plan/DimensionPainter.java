@@ -27,7 +27,6 @@ import java.util.stream.IntStream;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
-import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
 
 /**
@@ -37,8 +36,6 @@ import javafx.scene.text.TextAlignment;
 final class DimensionPainter {
 
   private record Label(String text, Color colour, boolean strong) {}
-
-  private static final Text PROBE = new Text();
 
   private final Sheet sheet;
   private final GraphicsContext g;
@@ -329,8 +326,8 @@ final class DimensionPainter {
   }
 
   private double measure(Label label) {
-    PROBE.setText(label.text());
-    PROBE.setFont(label.strong() ? Theme.boldFigures(sheet.text()) : Theme.figures(sheet.text()));
-    return PROBE.getLayoutBounds().getWidth();
+    return Ink.width(
+        label.strong() ? Theme.boldFigures(sheet.text()) : Theme.figures(sheet.text()),
+        label.text());
   }
 }

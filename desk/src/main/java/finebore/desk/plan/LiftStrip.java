@@ -1,6 +1,7 @@
 package finebore.desk.plan;
 
 import finebore.desk.controls.DrawnRegion;
+import finebore.desk.controls.Ink;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.SeatView;
 import finebore.desk.theme.Palette;
@@ -25,7 +26,6 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
-import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
 
 /**
@@ -170,9 +170,7 @@ public final class LiftStrip extends DrawnRegion {
   }
 
   private double length(String words, boolean figures) {
-    Text probe = new Text(words);
-    probe.setFont(font(figures));
-    return probe.getLayoutBounds().getWidth();
+    return Ink.width(font(figures), words);
   }
 
   /** A diamond where the solver puts a change: filled where it is clear, hollow otherwise. */

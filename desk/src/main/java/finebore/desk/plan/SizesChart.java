@@ -2,6 +2,7 @@ package finebore.desk.plan;
 
 import finebore.desk.controls.DrawnRegion;
 import finebore.desk.controls.Hatch;
+import finebore.desk.controls.KeepClear;
 import finebore.desk.session.SeatView;
 import finebore.desk.theme.Palette;
 import finebore.desk.theme.Theme;
@@ -15,8 +16,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import javafx.geometry.Point2D;
 import javafx.scene.AccessibleRole;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Color;
 import javafx.scene.text.TextAlignment;
@@ -30,6 +33,11 @@ final class SizesChart extends DrawnRegion {
   /** The chart reaches at least so far to either side of the planned heads, as a share. */
   private static final double REACH = 0.16;
 
+  /** Where along its line a limit's name may begin or, past the middle, end. */
+  private static final double[] FROM_NEAR = {0.03, 0.1, 0.2, 0.35, 0.97, 0.85, 0.7};
+
+  private static final double[] FROM_FAR = {0.97, 0.85, 0.7, 0.03, 0.1, 0.2, 0.35};
+
   private static final double DOT_PX = 6;
   private static final double NEAR_PX = 11;
 
@@ -39,6 +47,7 @@ final class SizesChart extends DrawnRegion {
   private Optional<SeatView> shown = Optional.empty();
   private Optional<SizeStudy> study = Optional.empty();
   private final List<Dot> dots = new ArrayList<>();
+  private final Tooltip tip = new Tooltip();
   private double fromX;
   private double fromY;
   private double scale;
@@ -47,11 +56,7 @@ final class SizesChart extends DrawnRegion {
   private double right;
   private double top;
 
-  private record Dot(OnShelf valve, double x, double y, boolean named) {
-    Dot named(boolean is) {
-      return new Dot(valve, x, y, is);
-    }
-  }
+  private record Dot(OnShelf valve, double x, double y) {}
 
   /** A place on the chart, mm. */
   private record Pair(double intake, double exhaust) {}
@@ -72,11 +77,38 @@ final class SizesChart extends DrawnRegion {
         });
     addEventHandler(
         MouseEvent.MOUSE_MOVED,
-        e ->
-            setCursor(
-                at(e.getX(), e.getY()).isPresent()
-                    ? javafx.scene.Cursor.HAND
-                    : javafx.scene.Cursor.DEFAULT));
+        e -> {
+          setCursor(
+              at(e.getX(), e.getY()).isPresent()
+                  ? javafx.scene.Cursor.HAND
+                  : javafx.scene.Cursor.DEFAULT);
+          tell(limitAt(e.getX(), e.getY()));
+        });
+  }
+
+  /** Names the limit under the mouse: not every name finds room on the chart. */
+  private void tell(Optional<SizeLimit> limit) {
+    limit.ifPresentOrElse(
+        l -> {
+          tip.setText(shown.orElseThrow().words().say(l.message()));
+          Tooltip.install(this, tip);
+        },
+        () -> Tooltip.uninstall(this, tip));
+  }
+
+  private Optional<SizeLimit> limitAt(double x, double y) {
+    Point2D mouse = new Point2D(x, y);
+    return study.stream()
+        .flatMap(s -> s.limits().stream())
+        .filter(l -> ends(l).filter(e -> distance(mouse, e) < NEAR_PX / 2).isPresent())
+        .findFirst();
+  }
+
+  private double distance(Point2D mouse, Pair[] ends) {
+    Point2D a = new Point2D(x(ends[0].intake()), y(ends[0].exhaust()));
+    Point2D way = new Point2D(x(ends[1].intake()), y(ends[1].exhaust())).subtract(a);
+    double share = mouse.subtract(a).dotProduct(way) / way.dotProduct(way);
+    return mouse.distance(a.add(way.multiply(Math.clamp(share, 0, 1))));
   }
 
   void show(SeatView work, SizeStudy sizes) {
@@ -112,8 +144,10 @@ final class SizesChart extends DrawnRegion {
     room(g, sizes, colours);
     axes(g, colours);
     limits(g, sizes, colours);
-    shelf(g, sizes, colours);
-    pair(g, sizes, colours);
+    KeepClear room = new KeepClear(left, top, right, bottom);
+    pair(g, sizes, colours, room);
+    shelf(g, sizes, colours, room);
+    names(g, sizes, colours, room);
   }
 
   private void fit(SizeStudy sizes, double w, double h) {
@@ -272,33 +306,64 @@ final class SizesChart extends DrawnRegion {
       if (ends.isEmpty()) {
         continue;
       }
-      Color colour = limit.kind().yields() ? colours.amber() : colours.vermilion();
-      g.setStroke(colour);
+      g.setStroke(colour(limit, colours));
       g.setLineWidth(limit.kind().yields() ? 1.4 : 2);
       g.setLineDashes(limit.kind().yields() ? new double[] {7, 4} : new double[0]);
       Pair a = ends.get()[0];
       Pair b = ends.get()[1];
       g.strokeLine(x(a.intake()), y(a.exhaust()), x(b.intake()), y(b.exhaust()));
       g.setLineDashes();
+    }
+  }
+
+  private static Color colour(SizeLimit limit, Palette colours) {
+    return limit.kind().yields() ? colours.amber() : colours.vermilion();
+  }
+
+  /**
+   * Each limit's name along its line, at the first place that is free; the rest under the mouse.
+   */
+  private void names(GraphicsContext g, SizeStudy sizes, Palette colours, KeepClear room) {
+    for (SizeLimit limit : sizes.limits()) {
       String name = shown.orElseThrow().words().say(limit.message());
-      boolean yields = limit.kind().yields();
-      TextAlignment align = yields ? TextAlignment.RIGHT : TextAlignment.LEFT;
-      if (limit.perExhaust() == 0) {
-        double at = yields ? top + 6 : bottom - 6;
-        turned(g, name, x(a.intake()) - 0.65 * text(), at, -90, colour, align);
-      } else if (limit.perIntake() == 0) {
-        double beside = (yields ? 0.65 : -0.65) * text();
-        say(g, name, left + 6, y(a.exhaust()) + beside, colour, TextAlignment.LEFT);
-      } else {
-        double way = yields ? 0.97 : 0.08;
-        double px = x(a.intake() + way * (b.intake() - a.intake()));
-        double py = y(a.exhaust() + way * (b.exhaust() - a.exhaust()));
-        double angle =
-            Math.toDegrees(
-                Math.atan2(y(b.exhaust()) - y(a.exhaust()), x(b.intake()) - x(a.intake())));
-        turned(g, name, px, py + 0.9 * text(), angle, colour, align);
+      ends(limit).stream()
+          .flatMap(ends -> places(limit, ends).stream())
+          .filter(p -> room.take(Theme.words(text()), name, p.x(), p.y(), p.angleDeg(), p.align()))
+          .findFirst()
+          .ifPresent(
+              p -> turned(g, name, p.x(), p.y(), p.angleDeg(), colour(limit, colours), p.align()));
+    }
+  }
+
+  /** Where a name may stand, px. */
+  private record NamePlace(double x, double y, double angleDeg, TextAlignment align) {}
+
+  /** Along a limit on either side of it, the usual place first: what yields from its far end. */
+  private List<NamePlace> places(SizeLimit limit, Pair[] ends) {
+    boolean yields = limit.kind().yields();
+    boolean isUpright = limit.perExhaust() == 0;
+    // Upright names are read from the right, upward.
+    Pair a = ends[isUpright && ends[0].exhaust() > ends[1].exhaust() ? 1 : 0];
+    Pair b = ends[a == ends[0] ? 1 : 0];
+    double ax = x(a.intake());
+    double ay = y(a.exhaust());
+    double wayX = x(b.intake()) - ax;
+    double wayY = y(b.exhaust()) - ay;
+    double length = Math.hypot(wayX, wayY);
+    boolean isAbove = isUpright || limit.perIntake() == 0 && !yields;
+    double aside = 0.65 * text() * (isAbove ? -1 : 1);
+    List<NamePlace> places = new ArrayList<>();
+    for (double share : yields ? FROM_FAR : FROM_NEAR) {
+      for (double off : new double[] {aside, -aside}) {
+        places.add(
+            new NamePlace(
+                ax + share * wayX - off * wayY / length,
+                ay + share * wayY + off * wayX / length,
+                Math.toDegrees(Math.atan2(wayY, wayX)),
+                share > 0.5 ? TextAlignment.RIGHT : TextAlignment.LEFT));
       }
     }
+    return places;
   }
 
   /** Where a limit enters and leaves the chart, from the left; empty where it does neither. */
@@ -341,7 +406,7 @@ final class SizesChart extends DrawnRegion {
     g.restore();
   }
 
-  private void shelf(GraphicsContext g, SizeStudy sizes, Palette colours) {
+  private void shelf(GraphicsContext g, SizeStudy sizes, Palette colours, KeepClear room) {
     boolean intake = sizes.place().port() == Port.INTAKE;
     for (OnShelf valve : sizes.shelf()) {
       double head = valve.fit().valve().headMm();
@@ -350,7 +415,7 @@ final class SizesChart extends DrawnRegion {
       if (x < left || x > right || y < top || y > bottom) {
         continue;
       }
-      dots.add(new Dot(valve, x, y, false));
+      dots.add(new Dot(valve, x, y));
       g.setStroke(valve.fit().fits() ? colours.green() : colours.vermilion());
       g.setLineWidth(1.8);
       g.setFill(valve.fit().fits() ? colours.green() : colours.paper());
@@ -360,7 +425,8 @@ final class SizesChart extends DrawnRegion {
         g.strokeLine(x - 3, y - 3, x + 3, y + 3);
         g.strokeLine(x - 3, y + 3, x + 3, y - 3);
       }
-      name(g, size(head), x, y, intake, colours);
+      room.keepOff(x, y, DOT_PX);
+      name(g, size(head), x, y, intake, colours, room);
     }
   }
 
@@ -371,25 +437,22 @@ final class SizesChart extends DrawnRegion {
 
   /** The size of a dot, where it does not run into the one before. */
   private void name(
-      GraphicsContext g, String size, double x, double y, boolean intake, Palette colours) {
-    double room = intake ? 2.6 * text() : 1.2 * text();
-    boolean taken =
-        dots.stream()
-            .limit(dots.size() - 1L)
-            .anyMatch(d -> d.named() && Math.abs(intake ? d.x() - x : d.y() - y) < room);
-    dots.set(dots.size() - 1, dots.getLast().named(!taken));
-    if (!taken) {
-      say(
-          g,
-          size,
-          intake ? x : x - 1.1 * text(),
-          intake ? y - 1.15 * text() : y,
-          colours.text(),
-          intake ? TextAlignment.CENTER : TextAlignment.RIGHT);
+      GraphicsContext g,
+      String size,
+      double x,
+      double y,
+      boolean intake,
+      Palette colours,
+      KeepClear room) {
+    double wordsX = intake ? x : x - 1.1 * text();
+    double wordsY = intake ? y - 1.15 * text() : y;
+    TextAlignment align = intake ? TextAlignment.CENTER : TextAlignment.RIGHT;
+    if (room.take(Theme.words(text()), size, wordsX, wordsY, 0, align)) {
+      say(g, size, wordsX, wordsY, colours.text(), align);
     }
   }
 
-  private void pair(GraphicsContext g, SizeStudy sizes, Palette colours) {
+  private void pair(GraphicsContext g, SizeStudy sizes, Palette colours, KeepClear room) {
     double x = x(sizes.intakeMm());
     double y = y(sizes.exhaustMm());
     // Clear of the names of the shelf's valves, and of limits along them.
@@ -399,13 +462,13 @@ final class SizesChart extends DrawnRegion {
     g.strokeOval(x - 9, y - 9, 18, 18);
     g.strokeLine(x - 14, y, x + 14, y);
     g.strokeLine(x, y - 14, x, y + 14);
-    say(
-        g,
-        shown.orElseThrow().words().text("sizes.pair"),
-        intake ? x : x + 14,
-        y - (intake ? 2.3 : 1) * text(),
-        colours.blue(),
-        intake ? TextAlignment.RIGHT : TextAlignment.LEFT);
+    String words = shown.orElseThrow().words().text("sizes.pair");
+    double wordsX = intake ? x : x + 14;
+    double wordsY = y - (intake ? 2.3 : 1) * text();
+    TextAlignment align = intake ? TextAlignment.RIGHT : TextAlignment.LEFT;
+    say(g, words, wordsX, wordsY, colours.blue(), align);
+    room.write(Theme.words(text()), words, wordsX, wordsY, align);
+    room.keepOff(x, y, 14);
   }
 
   private void say(

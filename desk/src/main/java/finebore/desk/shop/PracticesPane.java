@@ -29,12 +29,14 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** The practices to choose from; those of the shop's own can be changed. */
 final class PracticesPane extends BorderPane {
 
   private static final int COLUMNS_OF_PORT = 3;
+  private static final double LIST_PX = 200;
 
   private final JobSession session;
   private final Shop shop;
@@ -57,7 +59,7 @@ final class PracticesPane extends BorderPane {
     chosen = session.practice().id();
     list.setId("practices");
     list.setCellFactory(l -> new Named());
-    list.setPrefWidth(250);
+    list.setPrefWidth(LIST_PX);
     list.getSelectionModel()
         .selectedItemProperty()
         .addListener(
@@ -194,6 +196,7 @@ final class PracticesPane extends BorderPane {
     for (String key : List.of("shop.atLeast", "shop.atMost", "shop.restsOn")) {
       Label head = new Label(session.say(key));
       head.getStyleClass().addAll("small", "muted");
+      head.setMinWidth(Region.USE_PREF_SIZE);
       grid.add(head, column, 1);
       column++;
     }
