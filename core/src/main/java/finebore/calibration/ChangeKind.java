@@ -20,27 +20,27 @@ import java.util.function.ToDoubleFunction;
  * the fitting program).
  */
 public enum ChangeKind {
-  THROAT(new Spread(0.0142, 0.0059, 0.0082), new Spread(0.0153, 0.0106, 0.0155)),
-  SEAT_WIDTH(new Spread(0.0096, 0.0038, 0.0029), new Spread(0.0096, 0.0072, 0.0063)),
+  THROAT(new Spread(0.0124, 0.0065, 0.0081), new Spread(0.0124, 0.0094, 0.0119)),
+  SEAT_WIDTH(new Spread(0.0091, 0.0035, 0.0036), new Spread(0.0091, 0.0050, 0.0060)),
   /** What lies above the seat, how deep the seat lies in its roof included. */
-  TOP_CUT(new Spread(0.0099, 0.0044, 0.0020), new Spread(0.0099, 0.0061, 0.0063)),
-  LOWER_CUT(new Spread(0.0138, 0.0093, 0.0088), new Spread(0.0165, 0.0093, 0.0157)),
-  NO_LOWER_CUT(new Spread(0.0283, 0.0094, 0.0121), new Spread(0.0283, 0.0236, 0.0139)),
-  BACK_CUT(new Spread(0.0166, 0.0088, 0.0031), new Spread(0.0496, 0.0110, 0.0052)),
-  NO_BACK_CUT(new Spread(0.0199, 0.0066, 0.0021), new Spread(0.0199, 0.0146, 0.0051)),
-  UNDERHEAD(new Spread(0.0056, 0.0070, 0.0052), new Spread(0.0121, 0.0083, 0.0101)),
-  MARGIN(new Spread(0.0021, 0.0015, 0.0009), new Spread(0.0033, 0.0043, 0.0033)),
-  SEAT_OUTSIDE(new Spread(0.0073, 0.0046, 0.0034), new Spread(0.0133, 0.0089, 0.0085)),
+  TOP_CUT(new Spread(0.0114, 0.0046, 0.0016), new Spread(0.0114, 0.0062, 0.0067)),
+  LOWER_CUT(new Spread(0.0118, 0.0079, 0.0106), new Spread(0.0150, 0.0079, 0.0193)),
+  NO_LOWER_CUT(new Spread(0.0367, 0.0143, 0.0129), new Spread(0.0367, 0.0152, 0.0129)),
+  BACK_CUT(new Spread(0.0179, 0.0093, 0.0027), new Spread(0.0423, 0.0099, 0.0060)),
+  NO_BACK_CUT(new Spread(0.0185, 0.0085, 0.0025), new Spread(0.0185, 0.0198, 0.0039)),
+  UNDERHEAD(new Spread(0.0055, 0.0056, 0.0054), new Spread(0.0129, 0.0100, 0.0109)),
+  MARGIN(new Spread(0.0020, 0.0016, 0.0007), new Spread(0.0030, 0.0044, 0.0037)),
+  SEAT_OUTSIDE(new Spread(0.0084, 0.0042, 0.0029), new Spread(0.0092, 0.0057, 0.0074)),
   /** Another valve or another seat angle: as between any two seats, each on its own gate. */
-  ANOTHER_SEAT(new Spread(0.0411, 0.0271, 0.0194), new Spread(0.0458, 0.0468, 0.0479));
+  ANOTHER_SEAT(new Spread(0.0400, 0.0265, 0.0191), new Spread(0.0442, 0.0472, 0.0457));
 
   /** How far the solver's closures are apart on one change. */
   private static final Spread CLOSURES = new Spread(0.020, 0.015, 0.006);
 
   /** Several changes at once lie within this many times their bands in quadrature. */
-  private static final Spread SEVERAL_IN = new Spread(1.11, 1.13, 1.12);
+  private static final Spread SEVERAL_IN = new Spread(1.09, 1.17, 1.00);
 
-  private static final Spread SEVERAL_OUT = new Spread(1.00, 1.12, 1.18);
+  private static final Spread SEVERAL_OUT = new Spread(1.00, 1.20, 1.12);
 
   private static final double SAME_MM = 0.005;
   private static final double SAME_DEG = 0.05;
