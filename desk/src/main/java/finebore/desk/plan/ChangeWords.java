@@ -30,6 +30,8 @@ final class ChangeWords {
 
   /** A change with its sign, which is a minus and no hyphen. */
   static String share(double share) {
-    return (share >= 0 ? "+" : "\u2212") + UnitSystem.fixed(100 * Math.abs(share), 1) + " %";
+    String percent = UnitSystem.fixed(100 * Math.abs(share), 1);
+    String sign = percent.equals(UnitSystem.fixed(0, 1)) ? "" : share > 0 ? "+" : "\u2212";
+    return sign + percent + " %";
   }
 }
