@@ -111,17 +111,13 @@ final class ClearanceChart extends DrawnRegion {
     double step = units == UnitSystem.METRIC ? 2 : 2.54;
     for (double mm = Math.ceil(least / step) * step; mm <= most; mm += step) {
       double y = y(mm, top, bottom);
-      g.setStroke(Math.abs(mm) < 1e-9 ? colours.vermilion() : colours.line());
+      boolean isNone = Math.abs(mm) < 1e-9;
+      g.setStroke(isNone ? colours.vermilion() : colours.line());
       g.strokeLine(left, y, right, y);
-      say(g, units.shortLength(mm), left - 6, y, colours.muted(), TextAlignment.RIGHT);
+      // The unit stands where no curve comes.
+      String name = isNone ? "0 " + units.length().symbol() : units.shortLength(mm);
+      say(g, name, left - 6, y, colours.muted(), TextAlignment.RIGHT);
     }
-    say(
-        g,
-        units.length().symbol(),
-        left + 4,
-        top + 0.5 * text(),
-        colours.muted(),
-        TextAlignment.LEFT);
     say(
         g,
         shown.get().words().text("clearance.dashed"),
