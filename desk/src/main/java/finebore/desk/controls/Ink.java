@@ -11,6 +11,7 @@ import javafx.scene.text.Text;
 public final class Ink {
 
   private static final String KEY = "finebore.written";
+  private static final Text PROBE = new Text();
 
   /**
    * Words as they stand on a canvas.
@@ -27,8 +28,6 @@ public final class Ink {
     g.fillText(words, x, y);
     list(g.getCanvas()).add(new Written(words, x, y));
   }
-
-  private static final Text PROBE = new Text();
 
   /** How long words are in a font, px. */
   public static double width(Font font, String words) {
