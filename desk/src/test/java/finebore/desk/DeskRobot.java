@@ -11,6 +11,7 @@ import finebore.formats.JobFile;
 import finebore.formats.RackFile;
 import finebore.words.Language;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.canvas.Canvas;
@@ -147,6 +148,20 @@ final class DeskRobot extends QuickRobot {
     stage.show();
     ((ToggleButton) window.scene().lookup("#show-operations")).fire();
     ((ToggleButton) window.scene().lookup("#below-findings")).fire();
+    return this;
+  }
+
+  /** The same for what goes on at Prove: its own test, view, page and chart, and an idle bench. */
+  DeskRobot againAtProve(Stage stage) {
+    window.prove().bench().leave();
+    again(stage);
+    // Another kind of seat lets the chosen tests go.
+    session.step(1);
+    session.step(-1);
+    window.prove().state().lookAt(0);
+    for (String page : List.of("flow", "comparison", "prove")) {
+      window.prove().show(page);
+    }
     return this;
   }
 

@@ -30,7 +30,7 @@ import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
-import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -42,17 +42,17 @@ import org.testfx.util.WaitForAsyncUtils;
 @ExtendWith(ApplicationExtension.class)
 class ProveTest {
 
-  @TempDir private Path home;
-  private DeskRobot desk;
+  @TempDir private static Path home;
+  private static DeskRobot desk;
 
-  @AfterEach
-  void leave() {
+  @AfterAll
+  static void leave() {
     desk.leave();
   }
 
   @Start
   private void start(Stage stage) {
-    desk = new DeskRobot(stage, home);
+    desk = desk == null ? new DeskRobot(stage, home) : desk.againAtProve(stage);
     desk.window.prove().bench().setPace(wait -> {});
     desk.window.prove().bench().setSeatAlone(SeatAlone.ESTIMATED);
   }

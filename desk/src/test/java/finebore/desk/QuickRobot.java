@@ -123,7 +123,9 @@ class QuickRobot extends FxRobot {
   @Override
   public FxRobot type(KeyCode... keys) {
     for (KeyCode key : keys) {
-      press(key).release(key);
+      keyboard().pressNoWait(key);
+      keyboard().releaseNoWait(key);
+      settle();
     }
     return this;
   }
@@ -138,8 +140,10 @@ class QuickRobot extends FxRobot {
 
   @Override
   public FxRobot push(KeyCode... together) {
-    press(together);
-    return release(together);
+    keyboard().pressNoWait(together);
+    keyboard().releaseNoWait(together);
+    settle();
+    return this;
   }
 
   @Override
@@ -148,8 +152,8 @@ class QuickRobot extends FxRobot {
     for (char c : text.toCharArray()) {
       Scene scene = onFx(QuickRobot::typedInto);
       base.typeKeyboard(scene, KeyCode.UNDEFINED, String.valueOf(c));
-      settle();
     }
+    settle();
     return this;
   }
 
@@ -183,7 +187,9 @@ class QuickRobot extends FxRobot {
   @Override
   public FxRobot clickOn(PointQuery place, Motion motion, MouseButton... buttons) {
     moveTo(place, motion);
-    press(buttons);
-    return release(buttons);
+    mouse().pressNoWait(buttons);
+    mouse().releaseNoWait(buttons);
+    settle();
+    return this;
   }
 }

@@ -44,6 +44,9 @@ class RealWindowTest {
             List.of(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "--enable-native-access=ALL-UNNAMED",
+                // It ends before the slow compiler pays.
+                "-XX:TieredStopAtLevel=1",
+                "-XX:+UseSerialGC",
                 "-cp",
                 System.getProperty("java.class.path")));
     command.addAll(properties);
