@@ -11,6 +11,8 @@ import finebore.words.UnitSystem;
 import java.nio.file.Path;
 import java.util.Comparator;
 import java.util.List;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.image.PixelReader;
@@ -24,6 +26,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
 
 /** The words and figures that are drawn, read back off the canvas. */
 @ExtendWith(ApplicationExtension.class)
@@ -179,6 +182,40 @@ class DrawnWordsTest {
             "+1.9 l/s");
     assertThat(words("ladder"))
         .contains("6  E1 as found", "7  E1 finished", "8  E1 with pipe", "a pipe on the port");
+  }
+
+  @Test
+  void theGapToTheNeighbourIsNamedAtItsFigureAndThePistonsAtItsCurvesEnd() {
+    lookAt(0);
+    desk.runFx(() -> desk.window.show("clearance"));
+    assertThat(desk.text("#clearance-valve")).startsWith("I1 to E1: 3.62 mm");
+    assertThat(words("clearance-chart"))
+        .contains("E1: 3.62", "4.61", "to the piston")
+        .doesNotContain("E1");
+  }
+
+  @Test
+  void sizesOfTheShelfStandOffTheLimitsLines() throws TimeoutException {
+    lookAt(0);
+    desk.runFx(() -> desk.window.show("sizes"));
+    WaitForAsyncUtils.waitFor(
+        10, TimeUnit.SECONDS, () -> desk.onFx(() -> desk.window.plan().isSized()));
+    // What is wanted between the valves goes through above the head of 43 mm, and not of 44.5.
+    double dot = down("34");
+    double tight = down("43");
+    double plain = down("44.5");
+    // The window is the next test's too.
+    desk.runFx(() -> ((ToggleButton) desk.lookup("#show-sizes").query()).fire());
+    assertThat(tight).isGreaterThan(dot);
+    assertThat(plain).isLessThan(dot);
+  }
+
+  private double down(String words) {
+    return on("sizes-chart").stream()
+        .filter(w -> w.words().equals(words))
+        .findFirst()
+        .orElseThrow(() -> new AssertionError(words + " not among " + words("sizes-chart")))
+        .y();
   }
 
   @Test

@@ -39,6 +39,9 @@ public final class EntryField<T> extends VBox {
     this.words = words;
     this.cell = new EntryCell<>(id + "-text", grammar, words, messages, taker);
     getStyleClass().add("number-field");
+    if (grammar.isWords()) {
+      getStyleClass().add("words");
+    }
     setId(id);
     cell.setPrefColumnCount(6);
     label.getStyleClass().addAll("muted", "small");

@@ -37,9 +37,19 @@ public interface Grammar<T> {
     return value;
   }
 
+  /** Whether it is words that are typed, not figures: they are set as words are. */
+  default boolean isWords() {
+    return false;
+  }
+
   /** Any text. */
   static Grammar<String> text() {
     return new Grammar<>() {
+      @Override
+      public boolean isWords() {
+        return true;
+      }
+
       @Override
       public String read(String text, UnitSystem units) {
         return text;

@@ -2,6 +2,7 @@ package finebore.desk.controls;
 
 import java.util.ArrayList;
 import java.util.List;
+import javafx.geometry.Point2D;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 
@@ -16,11 +17,22 @@ public final class KeepClear {
 
   private record Disc(double x, double y, double reach) {}
 
+  private record Line(Point2D from, Point2D to) {
+
+    double distance(double x, double y) {
+      Point2D way = to.subtract(from);
+      Point2D at = new Point2D(x, y);
+      double share = at.subtract(from).dotProduct(way) / way.dotProduct(way);
+      return at.distance(from.add(way.multiply(Math.clamp(share, 0, 1))));
+    }
+  }
+
   private final double left;
   private final double top;
   private final double right;
   private final double bottom;
   private final List<Disc> taken = new ArrayList<>();
+  private final List<Line> lines = new ArrayList<>();
 
   /** Words stay within a rectangle of the drawing, px. */
   public KeepClear(double left, double top, double right, double bottom) {
@@ -33,6 +45,18 @@ public final class KeepClear {
   /** Keeps everyone off a place, such as a dot. */
   public void keepOff(double x, double y, double reach) {
     taken.add(new Disc(x, y, reach));
+  }
+
+  /** Notes a line that is drawn, on which words are hard to read. Its ends are apart. */
+  public void line(double fromX, double fromY, double toX, double toY) {
+    lines.add(new Line(new Point2D(fromX, fromY), new Point2D(toX, toY)));
+  }
+
+  /** Whether words at a place would lie on none of the lines. */
+  public boolean isOffLines(
+      Font font, String words, double x, double y, double angleDeg, TextAlignment align) {
+    return discs(font, words, x, y, angleDeg, align).stream()
+        .allMatch(d -> lines.stream().allMatch(l -> l.distance(d.x(), d.y()) >= d.reach()));
   }
 
   /** Takes the room of words that are written whatever stands there. */

@@ -176,22 +176,23 @@ final class ClearanceChart extends DrawnRegion {
     double y = y(Math.min(at.mm(), most), top, bottom);
     g.setFill(colour);
     g.fillOval(x - 4, y - 4, 8, 8);
+    Point last = clearance.planned().points().getLast();
+    // A curve that ends within the chart has its name beside its figure.
+    boolean isWhole = last.crankDeg() >= REACH_DEG;
+    String name =
+        piston ? work.words().text("clearance.piston.short") : clearance.other().orElseThrow();
+    String figure = work.units().shortLength(at.mm());
     say(
         g,
-        work.units().shortLength(at.mm()),
+        isWhole ? figure : name + ": " + figure,
         x + (toRight ? 10 : -10),
         y + 0.9 * text(),
         colour,
         toRight ? TextAlignment.LEFT : TextAlignment.RIGHT);
-    Point last = clearance.planned().points().getLast();
-    double nameY = y(Math.clamp(valueAt(clearance, REACH_DEG), least, most), top, bottom);
-    say(
-        g,
-        piston ? work.words().text("clearance.piston.short") : clearance.other().orElseThrow(),
-        Math.min(x(last.crankDeg(), left, right), right) + 6,
-        Math.max(top + 0.6 * text(), nameY),
-        colour,
-        TextAlignment.LEFT);
+    if (isWhole) {
+      double nameY = y(Math.clamp(valueAt(clearance, REACH_DEG), least, most), top, bottom);
+      say(g, name, right + 6, Math.max(top + 0.6 * text(), nameY), colour, TextAlignment.LEFT);
+    }
   }
 
   private static double valueAt(SeatClearance clearance, double deg) {

@@ -15,13 +15,16 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.Predicate;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import javafx.geometry.Point2D;
 import javafx.scene.AccessibleRole;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 
 /**
@@ -145,6 +148,13 @@ final class SizesChart extends DrawnRegion {
     axes(g, colours);
     limits(g, sizes, colours);
     KeepClear room = new KeepClear(left, top, right, bottom);
+    for (SizeLimit limit : sizes.limits()) {
+      ends(limit)
+          .ifPresent(
+              e ->
+                  room.line(
+                      x(e[0].intake()), y(e[0].exhaust()), x(e[1].intake()), y(e[1].exhaust())));
+    }
     pair(g, sizes, colours, room);
     shelf(g, sizes, colours, room);
     names(g, sizes, colours, room);
@@ -321,18 +331,27 @@ final class SizesChart extends DrawnRegion {
   }
 
   /**
-   * Each limit's name along its line, at the first place that is free; the rest under the mouse.
+   * Each limit's name along its line, at the first place that is free, if there is one on no other
+   * line; the rest under the mouse.
    */
   private void names(GraphicsContext g, SizeStudy sizes, Palette colours, KeepClear room) {
     for (SizeLimit limit : sizes.limits()) {
       String name = shown.orElseThrow().words().say(limit.message());
-      ends(limit).stream()
-          .flatMap(ends -> places(limit, ends).stream())
-          .filter(p -> room.take(Theme.words(text()), name, p.x(), p.y(), p.angleDeg(), p.align()))
-          .findFirst()
-          .ifPresent(
-              p -> turned(g, name, p.x(), p.y(), p.angleDeg(), colour(limit, colours), p.align()));
+      ends(limit)
+          .ifPresent(ends -> write(g, name, places(limit, ends), colour(limit, colours), room));
     }
+  }
+
+  /** Writes at the first place that is free, if there is one on no line; or nowhere. */
+  private void write(
+      GraphicsContext g, String words, List<NamePlace> places, Color colour, KeepClear room) {
+    Font font = Theme.words(text());
+    Predicate<NamePlace> offLines =
+        p -> room.isOffLines(font, words, p.x(), p.y(), p.angleDeg(), p.align());
+    Stream.concat(places.stream().filter(offLines), places.stream().filter(Predicate.not(offLines)))
+        .filter(p -> room.take(font, words, p.x(), p.y(), p.angleDeg(), p.align()))
+        .findFirst()
+        .ifPresent(p -> turned(g, words, p.x(), p.y(), p.angleDeg(), colour, p.align()));
   }
 
   /** Where a name may stand, px. */
@@ -399,6 +418,10 @@ final class SizesChart extends DrawnRegion {
       double angleDeg,
       Color colour,
       TextAlignment align) {
+    if (angleDeg == 0) {
+      say(g, words, x, y, colour, align);
+      return;
+    }
     g.save();
     g.translate(x, y);
     g.rotate(angleDeg);
@@ -435,7 +458,7 @@ final class SizesChart extends DrawnRegion {
     return units == UnitSystem.METRIC ? units.lengthNumber(headMm) : units.shortLength(headMm);
   }
 
-  /** The size of a dot, where it does not run into the one before. */
+  /** The size of a dot, above or below it (beside an exhaust's), where there is room. */
   private void name(
       GraphicsContext g,
       String size,
@@ -444,12 +467,18 @@ final class SizesChart extends DrawnRegion {
       boolean intake,
       Palette colours,
       KeepClear room) {
-    double wordsX = intake ? x : x - 1.1 * text();
-    double wordsY = intake ? y - 1.15 * text() : y;
-    TextAlignment align = intake ? TextAlignment.CENTER : TextAlignment.RIGHT;
-    if (room.take(Theme.words(text()), size, wordsX, wordsY, 0, align)) {
-      say(g, size, wordsX, wordsY, colours.text(), align);
+    List<NamePlace> places = new ArrayList<>();
+    for (int side : new int[] {-1, 1}) {
+      places.add(
+          intake
+              ? new NamePlace(x, y + side * 1.15 * text(), 0, TextAlignment.CENTER)
+              : new NamePlace(
+                  x + side * 1.1 * text(),
+                  y,
+                  0,
+                  side < 0 ? TextAlignment.RIGHT : TextAlignment.LEFT));
     }
+    write(g, size, places, colours.text(), room);
   }
 
   private void pair(GraphicsContext g, SizeStudy sizes, Palette colours, KeepClear room) {

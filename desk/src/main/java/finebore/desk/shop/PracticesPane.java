@@ -20,6 +20,8 @@ import java.util.OptionalDouble;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.stream.Stream;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
@@ -30,6 +32,7 @@ import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
 /** The practices to choose from; those of the shop's own can be changed. */
@@ -180,10 +183,9 @@ final class PracticesPane extends BorderPane {
       column = 1;
       for (Port port : Port.values()) {
         Limits of = new Limits(port, kind);
-        grid.addRow(row, of.min, of.max, of.basis);
-        GridPane.setColumnIndex(of.min, column);
-        GridPane.setColumnIndex(of.max, column + 1);
-        GridPane.setColumnIndex(of.basis, column + 2);
+        grid.add(of.min, column, row);
+        grid.add(of.max, column + 1, row);
+        grid.add(new StackPane(of.basis, of.shippedBasis), column + 2, row);
         limits.add(of);
         column += COLUMNS_OF_PORT;
       }
@@ -252,6 +254,9 @@ final class PracticesPane extends BorderPane {
     private final EntryField<OptionalDouble> max;
     private final EntryField<Optional<Basis>> basis;
 
+    /** The same where nothing can be typed: it may take two lines. */
+    private final Label shippedBasis = new Label();
+
     Limits(Port port, ReadingKind kind) {
       this.port = port;
       this.kind = kind;
@@ -276,6 +281,12 @@ final class PracticesPane extends BorderPane {
               .namedBeside(name("shop.restsOn"))
               .withoutUnit();
       basis.cell().setPrefColumnCount(15);
+      shippedBasis.setWrapText(true);
+      shippedBasis.getStyleClass().add("muted");
+      shippedBasis.visibleProperty().bind(basis.visibleProperty().not());
+      for (Node either : List.of(basis, shippedBasis)) {
+        either.managedProperty().bind(either.visibleProperty());
+      }
     }
 
     private EntryField<OptionalDouble> limit(
@@ -290,6 +301,8 @@ final class PracticesPane extends BorderPane {
               .namedBeside(name(key))
               .withoutUnit();
       field.cell().setPrefColumnCount(4);
+      // Beside what may take two lines.
+      field.setAlignment(Pos.CENTER_LEFT);
       return field;
     }
 
@@ -320,12 +333,19 @@ final class PracticesPane extends BorderPane {
       basis.show(range.map(Range::basis));
       min.setDisable(!own);
       max.setDisable(!own);
-      basis.setDisable(!own || range.isEmpty());
+      basis.setVisible(own);
+      basis.setDisable(range.isEmpty());
+      shippedBasis.setText(basis.cell().getText());
     }
   }
 
   /** What a range rests on: one of the usual grounds by its name, or a source. */
   private final class OfBasis implements Grammar<Optional<Basis>> {
+    @Override
+    public boolean isWords() {
+      return true;
+    }
+
     @Override
     public Optional<Basis> read(String text, UnitSystem units) {
       if (text.isBlank()) {

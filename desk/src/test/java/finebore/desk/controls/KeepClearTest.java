@@ -48,6 +48,28 @@ class KeepClearTest {
     assertThat(take(x, y, angleDeg, align)).isEqualTo(free);
   }
 
+  @ParameterizedTest
+  @CsvSource({
+    // A level line at 100 from 150 to 250 px: letters of 20 px reach 11 px to either side.
+    "200, 110, 0, false",
+    "200, 112, 0, true",
+    "200, 90, 0, false",
+    "200, 88, 0, true",
+    // Beside its ends, and across it.
+    "140, 100, 0, false",
+    "90, 100, 0, true",
+    "310, 100, 0, true",
+    "200, 130, 90, false",
+    "200, 155, 90, true",
+  })
+  void wordsOnALineAreTold(double x, double y, double angleDeg, boolean off) {
+    room.line(150, 100, 250, 100);
+    assertThat(room.isOffLines(FONT, "between", x, y, angleDeg, TextAlignment.CENTER))
+        .isEqualTo(off);
+    // It is a wish, not a ban.
+    assertThat(take(x, y, angleDeg, TextAlignment.CENTER)).isTrue();
+  }
+
   @Test
   void whatGotNoRoomTakesNone() {
     take(200, 100, 0, TextAlignment.CENTER);
