@@ -231,6 +231,11 @@ class DrawnWordsTest {
     // The cam lifts by 10.6; its word stands left of its line.
     assertThat(across("curve-chart", "cam"))
         .isCloseTo(axis.get(0).x() + 0.6 * step, within(0.15 * step));
+    // The middle of high lift is where the exhaust's cam ends: the word makes room for its line.
+    lookAt(3);
+    double camLine = across("curve-chart", "cam") + 4;
+    assertThat(across("curve-chart", "high")).isBetween(camLine + 12, camLine + 30);
+    lookAt(0);
     desk.goTo(KeyCode.DIGIT1);
     assertThat(words("head-plan")).contains("E2 !C", "I3 !C", "E3 C", "I4 C");
     assertThat(words("found-section")).contains("seat Ø 39.29", "throat Ø 34.18, 86.6 %");

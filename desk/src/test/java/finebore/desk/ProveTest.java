@@ -112,7 +112,7 @@ class ProveTest {
     FlowTest fresh = newTest();
     assertThat(fresh.setUp().boreMm()).isEqualTo(test(5).setUp().boreMm());
     assertThat(fresh.predicted()).hasSameSizeAs(job().test().liftsMm());
-    focus(cell(fresh.id(), 0.5));
+    assertThat(desk.focused()).isEqualTo("test-" + fresh.id() + "-500");
     desk.write("4.3").type(KeyCode.ENTER).write("8.9; 9.1").type(KeyCode.ENTER);
     desk.write("48 cfm").type(KeyCode.DOWN).write("61.5 % 3").type(KeyCode.ENTER);
     desk.settle();
@@ -457,6 +457,7 @@ class ProveTest {
     desk.runFx(() -> desk.session.edit("", job -> job.withBench(finebore.bench.BenchBook.EMPTY)));
     prove();
     assertThat(desk.words("#compare-pane")).contains("No test yet");
+    assertThat(desk.focused()).isEqualTo("new-test");
     assertThat(desk.words("#test-sheet")).contains("No flow tests of the intake seats yet.");
     FlowTest first = newTest();
     assertThat(first.setUp().state()).isEqualTo(TestedState.AS_FOUND);

@@ -77,7 +77,7 @@ public final class JobStation extends BorderPane {
     found.setMaxWidth(Double.MAX_VALUE);
     found.setOnAction(e -> toFound.run());
     plan.setPrefHeight(250);
-    plan.setMinHeight(170);
+    plan.setMinHeight(130);
     VBox.setVgrow(plan, Priority.ALWAYS);
     bench
         .getChildren()

@@ -186,14 +186,26 @@ final class CurveChart extends DrawnRegion {
           g.setFill(colours.band());
           g.fillRect(x(from), top, x(to) - x(from), bottom - top);
         }
+        String name = shown.words().label(band);
         text(
-            shown.words().label(band),
-            (x(from) + x(to)) / 2,
+            name,
+            clearOfCam((x(from) + x(to)) / 2, Ink.width(Theme.words(size()), name) / 2),
             bottom - size() * 0.8,
             colours.muted(),
             TextAlignment.CENTER,
             false);
       }
+    }
+
+    /** The middle of a word so wide to either side, moved off the cam's line. */
+    private double clearOfCam(double middle, double half) {
+      double cam = x(camLift());
+      double clear = half + 4;
+      return Math.abs(middle - cam) < clear ? cam + clear : middle;
+    }
+
+    private double camLift() {
+      return shown.job().group(shown.port()).cam().maxLiftMm();
     }
 
     private void grid() {
@@ -357,7 +369,7 @@ final class CurveChart extends DrawnRegion {
     }
 
     private void cam() {
-      double cam = shown.job().group(shown.port()).cam().maxLiftMm();
+      double cam = camLift();
       if (cam > lastLift) {
         return;
       }

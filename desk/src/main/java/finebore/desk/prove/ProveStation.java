@@ -88,6 +88,7 @@ public final class ProveStation extends BorderPane {
   private final ToggleGroup modes = new ToggleGroup();
   private final ToggleGroup tabs = new ToggleGroup();
   private final MenuButton more = new MenuButton();
+  private final Button fresh = new Button();
   private Optional<Node> importing = Optional.empty();
   private boolean showing;
 
@@ -148,7 +149,7 @@ public final class ProveStation extends BorderPane {
   }
 
   private FlowPane toolbar() {
-    Button fresh = new Button(session.say("prove.new"));
+    fresh.setText(session.say("prove.new"));
     fresh.setId("new-test");
     fresh.setTooltip(new Tooltip(session.say("prove.new.tip")));
     fresh.setOnAction(e -> newTest());
@@ -281,6 +282,9 @@ public final class ProveStation extends BorderPane {
     // What has never been laid out is not in the window yet, and cannot take the keyboard.
     applyCss();
     layout();
+    if (state.shown().get().test().isEmpty()) {
+      fresh.requestFocus();
+    }
     sheet.focusFirst();
   }
 
@@ -386,6 +390,8 @@ public final class ProveStation extends BorderPane {
     this.state.select(next.id());
     tabs.selectToggle(tabs.getToggles().get(1));
     tell("");
+    // What is read next is typed, or pasted, at once.
+    focus();
   }
 
   private void deleteTest() {
