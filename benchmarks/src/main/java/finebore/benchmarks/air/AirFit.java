@@ -22,8 +22,8 @@ import java.util.stream.IntStream;
 
 /**
  * Fits the instant estimate to solved air and judges it on families of seats it never saw: {@code
- * FOLDER [PACKAGE]}, the folder as {@link AirData} left it. With the folder of the estimate's Java
- * package its numbers are written there.
+ * FOLDER [PACKAGE [DIRECTION]]}, the folder as {@link AirData} left it. With the folder of the
+ * estimate's Java package its numbers are written there; with a direction, of that one alone.
  *
  * <p>What is fitted is log(effective area / gate area) over {@link SectionShape}. Every third
  * family is kept out of the fit, and what is written is what was judged. Without a package today's
@@ -37,8 +37,11 @@ public final class AirFit {
 
   private static final double CLEAR = 0.03;
   private static final double STIRRED = 0.02;
-  private static final int NETWORKS = 8;
-  private static final int ROUNDS = 24_000;
+
+  /** Networks of a direction, and the rounds each learns: exhausts ask for more. */
+  private static final Map<Direction, Effort> EFFORT =
+      Map.of(Direction.INTAKE, new Effort(8, 24_000), Direction.EXHAUST, new Effort(12, 36_000));
+
   private static final int KEPT_OUT = 3;
 
   /** How small weights are kept. */
@@ -51,6 +54,8 @@ public final class AirFit {
   private static final int OWN = 2;
 
   private AirFit() {}
+
+  private record Effort(int networks, int rounds) {}
 
   /** One solved lift of one shape; the transport closure's area is NaN where not solved. */
   record Row(
@@ -97,9 +102,10 @@ public final class AirFit {
           unseen.stream().map(Row::family).distinct().count());
       Estimate estimate =
           direction == Direction.INTAKE ? Estimate.ofIntake() : Estimate.ofExhaust();
-      if (arguments.length > 1) {
+      if (arguments.length > 1 && (arguments.length < 3 || direction.name().equals(arguments[2]))) {
         Fitted made =
             fit(
+                EFFORT.get(direction),
                 fitted,
                 rows.stream().filter(r -> r.direction() != direction && !r.isKeptOut()).toList());
         estimate = made.estimate();
@@ -197,18 +203,18 @@ public final class AirFit {
 
   private record Fitted(Estimate estimate, List<Network> networks, Scale scale) {}
 
-  private static Fitted fit(List<Row> rows, List<Row> otherWay) {
+  private static Fitted fit(Effort effort, List<Row> rows, List<Row> otherWay) {
     Scale scale = Scale.of(rows);
     Lesson alone = Lesson.of(rows, scale);
     Lesson both = both(alone, Lesson.of(otherWay, scale));
     List<Network> networks =
-        IntStream.range(0, NETWORKS)
+        IntStream.range(0, effort.networks())
             .parallel()
             .mapToObj(
                 n ->
                     n % 2 == 0
-                        ? NetworkFit.fit(alone, SMALL, ROUNDS, n)
-                        : unmarked(NetworkFit.fit(both, SMALL, ROUNDS, n)))
+                        ? NetworkFit.fit(alone, SMALL, effort.rounds(), n)
+                        : unmarked(NetworkFit.fit(both, SMALL, effort.rounds(), n)))
             .map(network -> scaled(network, scale))
             .toList();
     return new Fitted(
