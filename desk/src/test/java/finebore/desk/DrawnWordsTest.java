@@ -3,6 +3,8 @@ package finebore.desk;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import finebore.cutting.CutForm;
+import finebore.cutting.Plunge;
 import finebore.desk.controls.DrawnRegion;
 import finebore.desk.controls.Ink;
 import finebore.flow.FlowChange;
@@ -11,6 +13,7 @@ import finebore.words.UnitSystem;
 import java.nio.file.Path;
 import java.util.Comparator;
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import javafx.scene.canvas.Canvas;
@@ -131,6 +134,28 @@ class DrawnWordsTest {
             .orElseThrow();
     assertThat(amber("lift-strip", line, figure.y() - 6, figure.y() + 6)).isZero();
     assertThat(amber("lift-strip", line, figure.y() + 10, figure.y() + 40)).isGreaterThan(10);
+  }
+
+  @Test
+  void theCamsNameStaysOffFiguresUnderTheBars() {
+    lookAt(1);
+    // A form cut that stops short loses flow at the cam's lift.
+    desk.runFx(
+        () ->
+            desk.session.editPlan(
+                "short",
+                p ->
+                    p.withOperationAt(
+                        1, new CutForm("", OptionalDouble.empty(), new Plunge.ToDepth(8.6)))));
+    Ink.Written cam =
+        on("lift-strip").stream()
+            .filter(w -> w.words().equals("cam lift"))
+            .findFirst()
+            .orElseThrow();
+    assertThat(on("lift-strip"))
+        .filteredOn(w -> w.words().matches("-\\d+\\.\\d") && Math.abs(w.x() - cam.x()) < 70)
+        .isNotEmpty()
+        .noneMatch(w -> Math.abs(w.y() - cam.y()) < 14);
   }
 
   /** How many pixels of a column have the colour of the cam's line. */

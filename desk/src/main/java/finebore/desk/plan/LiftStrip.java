@@ -2,6 +2,7 @@ package finebore.desk.plan;
 
 import finebore.desk.controls.DrawnRegion;
 import finebore.desk.controls.Ink;
+import finebore.desk.controls.KeepClear;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.SeatView;
 import finebore.desk.theme.Palette;
@@ -200,6 +201,8 @@ public final class LiftStrip extends DrawnRegion {
     /** Heights of figures that the cam's line leaves room for. */
     private final List<Double> onCamLine = new ArrayList<>();
 
+    private final KeepClear room;
+
     Painter(
         GraphicsContext g, SeatView work, FlowChange change, Palette colours, double w, double h) {
       this.g = g;
@@ -212,6 +215,7 @@ public final class LiftStrip extends DrawnRegion {
       this.column = columnWidth(change);
       this.top = size() * 3;
       this.bottom = h - size() * 2.8;
+      this.room = new KeepClear(0, top, w, h);
     }
 
     void paint() {
@@ -418,10 +422,12 @@ public final class LiftStrip extends DrawnRegion {
       double lowest = Math.max(Math.max(y2, zero), y + diamond);
       double middle = above ? highest - size() * 0.75 : lowest + size() * 0.75;
       text(g, gain, mid, middle, colour, TextAlignment.CENTER, true);
+      room.write(font(true), gain, mid, middle, TextAlignment.CENTER);
       if (Math.abs(mid - camX().orElse(-column)) < length(gain, true) / 2 + 3) {
         onCamLine.add(middle);
       }
       text(g, liftText(step), mid, h - size() * 2, colours.text(), TextAlignment.CENTER, true);
+      room.write(font(true), liftText(step), mid, h - size() * 2, TextAlignment.CENTER);
       text(
           g,
           units.flowNumber(step.newM3s()),
@@ -464,14 +470,21 @@ public final class LiftStrip extends DrawnRegion {
       }
       g.strokeLine(x, from, x, Math.max(from, bottom + 2));
       g.setLineDashes();
-      text(
-          g,
-          work.words().text("strip.cam"),
-          x + 4,
-          bottom - 4,
-          colours.amber(),
-          TextAlignment.LEFT,
-          false);
+      nameCam(x);
+    }
+
+    /** Under the bars or, where their figures are there, above them; on either side of the line. */
+    private void nameCam(double x) {
+      String name = work.words().text("strip.cam");
+      for (double y : new double[] {bottom - 4, top + size()}) {
+        for (TextAlignment side : List.of(TextAlignment.LEFT, TextAlignment.RIGHT)) {
+          double from = x + (side == TextAlignment.LEFT ? 4 : -4);
+          if (room.take(font(false), name, from, y, 0, side)) {
+            text(g, name, from, y, colours.amber(), side, false);
+            return;
+          }
+        }
+      }
     }
   }
 }
