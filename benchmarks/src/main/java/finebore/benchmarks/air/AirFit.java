@@ -250,12 +250,14 @@ public final class AirFit {
   }
 
   private static Network scaled(Network network, Scale scale) {
-    double[] last = network.layers().getLast()[0];
+    List<double[][]> layers = new ArrayList<>(network.layers());
+    double[] last = layers.removeLast()[0].clone();
     for (int k = 0; k < last.length; k++) {
       last[k] *= scale.size();
     }
     last[last.length - 1] += scale.meanLog();
-    return network;
+    layers.add(new double[][] {last});
+    return new Network(layers);
   }
 
   /** Errors in points: of the level, of one change at a time, and between any two seats. */

@@ -106,7 +106,7 @@ final class NetworkFit {
         for (int i = 0; i < in.length; i++) {
           sum += w[o][i] * in[i];
         }
-        out[o] = l < layers.size() - 1 ? Math.tanh(sum) : sum;
+        out[o] = l < layers.size() - 1 ? Network.tangent(sum) : sum;
       }
       states[l + 1] = out;
     }

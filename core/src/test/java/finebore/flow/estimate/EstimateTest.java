@@ -63,6 +63,12 @@ class EstimateTest {
         .isCloseTo(3 * Math.tanh(-0.5) - Math.tanh(2.5) + 0.25, within(1e-12));
   }
 
+  @ParameterizedTest
+  @CsvSource({"-800", "-20", "-3", "-0.5", "-1e-9", "0", "1e-9", "0.5", "3", "20", "800"})
+  void theTangentIsTheLibrarys(double x) {
+    assertThat(Network.tangent(x)).isCloseTo(Math.tanh(x), within(4e-16));
+  }
+
   @Test
   void whatWasWrittenIsRead() {
     String[] parts = {"-0.2\n2\n4\n3\n0.5\n", "1\n0.2 0.1\n"};
