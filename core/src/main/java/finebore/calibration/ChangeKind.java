@@ -20,19 +20,19 @@ import java.util.function.ToDoubleFunction;
  * the fitting program).
  */
 public enum ChangeKind {
-  THROAT(new Spread(0.0124, 0.0065, 0.0081), new Spread(0.0124, 0.0094, 0.0119)),
-  SEAT_WIDTH(new Spread(0.0091, 0.0035, 0.0036), new Spread(0.0091, 0.0050, 0.0060)),
+  THROAT(new Spread(0.0124, 0.0065, 0.0081), new Spread(0.0133, 0.0105, 0.0128)),
+  SEAT_WIDTH(new Spread(0.0091, 0.0035, 0.0036), new Spread(0.0091, 0.0050, 0.0067)),
   /** What lies above the seat, how deep the seat lies in its roof included. */
-  TOP_CUT(new Spread(0.0114, 0.0046, 0.0016), new Spread(0.0114, 0.0062, 0.0067)),
-  LOWER_CUT(new Spread(0.0118, 0.0079, 0.0106), new Spread(0.0150, 0.0079, 0.0193)),
-  NO_LOWER_CUT(new Spread(0.0367, 0.0143, 0.0129), new Spread(0.0367, 0.0152, 0.0129)),
-  BACK_CUT(new Spread(0.0179, 0.0093, 0.0027), new Spread(0.0423, 0.0099, 0.0060)),
-  NO_BACK_CUT(new Spread(0.0185, 0.0085, 0.0025), new Spread(0.0185, 0.0198, 0.0039)),
-  UNDERHEAD(new Spread(0.0055, 0.0056, 0.0054), new Spread(0.0129, 0.0100, 0.0109)),
-  MARGIN(new Spread(0.0020, 0.0016, 0.0007), new Spread(0.0030, 0.0044, 0.0037)),
-  SEAT_OUTSIDE(new Spread(0.0084, 0.0042, 0.0029), new Spread(0.0092, 0.0057, 0.0074)),
+  TOP_CUT(new Spread(0.0114, 0.0046, 0.0015), new Spread(0.0114, 0.0061, 0.0066)),
+  LOWER_CUT(new Spread(0.0118, 0.0079, 0.0106), new Spread(0.0132, 0.0079, 0.0167)),
+  NO_LOWER_CUT(new Spread(0.0367, 0.0143, 0.0129), new Spread(0.0367, 0.0143, 0.0129)),
+  BACK_CUT(new Spread(0.0179, 0.0093, 0.0027), new Spread(0.0455, 0.0099, 0.0051)),
+  NO_BACK_CUT(new Spread(0.0185, 0.0085, 0.0025), new Spread(0.0185, 0.0192, 0.0050)),
+  UNDERHEAD(new Spread(0.0055, 0.0056, 0.0054), new Spread(0.0124, 0.0113, 0.0116)),
+  MARGIN(new Spread(0.0020, 0.0016, 0.0007), new Spread(0.0027, 0.0035, 0.0033)),
+  SEAT_OUTSIDE(new Spread(0.0084, 0.0042, 0.0029), new Spread(0.0085, 0.0052, 0.0081)),
   /** Another valve or another seat angle: as between any two seats, each on its own gate. */
-  ANOTHER_SEAT(new Spread(0.0400, 0.0265, 0.0191), new Spread(0.0442, 0.0472, 0.0457));
+  ANOTHER_SEAT(new Spread(0.0400, 0.0265, 0.0191), new Spread(0.0429, 0.0454, 0.0436));
 
   /** How far the solver's closures are apart on one change. */
   private static final Spread CLOSURES = new Spread(0.020, 0.015, 0.006);
@@ -40,7 +40,7 @@ public enum ChangeKind {
   /** Several changes at once lie within this many times their bands in quadrature. */
   private static final Spread SEVERAL_IN = new Spread(1.09, 1.17, 1.00);
 
-  private static final Spread SEVERAL_OUT = new Spread(1.00, 1.20, 1.12);
+  private static final Spread SEVERAL_OUT = new Spread(1.00, 1.15, 1.00);
 
   private static final double SAME_MM = 0.005;
   private static final double SAME_DEG = 0.05;
