@@ -195,7 +195,7 @@ final class DeskRobot extends QuickRobot {
     return onFx(() -> lookup(id).queryAll().stream().anyMatch(DeskRobot::isVisibleWithParents));
   }
 
-  private static boolean isVisibleWithParents(Node node) {
+  static boolean isVisibleWithParents(Node node) {
     for (Node at = node; at != null; at = at.getParent()) {
       if (!at.isVisible()) {
         return false;

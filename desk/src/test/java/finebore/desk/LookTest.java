@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import finebore.desk.plan.SectionView;
+import finebore.units.Units;
 import finebore.valve.Pairing;
 import java.nio.file.Path;
 import java.util.List;
@@ -128,10 +129,18 @@ class LookTest {
     }
     desk.settle();
     assertThat(desk.folder.textScale()).isEqualTo(1.5);
-    for (String station : List.of("job", "found")) {
-      desk.clickOn("#station-" + station);
+    for (Units units : Units.values()) {
+      desk.runFx(() -> desk.session.edit("", j -> j.withUnits(units)));
+      for (String station : List.of("job", "found")) {
+        desk.clickOn("#station-" + station);
+        desk.settle();
+        assertThat(desk.onFx(() -> cutOff("#" + station + "-station"))).as(station).isEmpty();
+      }
+    }
+    for (String sheet : List.of("practices", "cutters")) {
+      desk.runFx(() -> desk.window.showShop(sheet));
       desk.settle();
-      assertThat(desk.onFx(() -> cutOff("#" + station + "-station"))).isEmpty();
+      assertThat(desk.onFx(() -> cutOff("#shop-sheet"))).as(sheet).isEmpty();
     }
   }
 
@@ -139,6 +148,7 @@ class LookTest {
   private List<String> cutOff(String station) {
     return desk.lookup(station).query().lookupAll(".text-field").stream()
         .map(TextField.class::cast)
+        .filter(DeskRobot::isVisibleWithParents)
         .filter(field -> field.getText().matches("[-\\d.]+"))
         .filter(
             field -> {

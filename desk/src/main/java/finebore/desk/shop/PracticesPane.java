@@ -20,6 +20,7 @@ import java.util.OptionalDouble;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.stream.Stream;
+import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -163,6 +164,8 @@ final class PracticesPane extends BorderPane {
   private void build() {
     grid.setHgap(8);
     grid.setVgap(3);
+    // Clear of the bar that scrolls it.
+    grid.setPadding(new Insets(0, 10, 0, 0));
     ColumnConstraints wide = new ColumnConstraints();
     wide.setHgrow(Priority.ALWAYS);
     wide.setMinWidth(130);
@@ -282,7 +285,7 @@ final class PracticesPane extends BorderPane {
               .withoutUnit();
       basis.cell().setPrefColumnCount(15);
       shippedBasis.setWrapText(true);
-      shippedBasis.getStyleClass().add("muted");
+      shippedBasis.getStyleClass().addAll("muted", "rests-on");
       shippedBasis.visibleProperty().bind(basis.visibleProperty().not());
       for (Node either : List.of(basis, shippedBasis)) {
         either.managedProperty().bind(either.visibleProperty());
@@ -300,7 +303,9 @@ final class PracticesPane extends BorderPane {
                   (gesture, value) -> take(with.apply(value)))
               .namedBeside(name(key))
               .withoutUnit();
-      field.cell().setPrefColumnCount(4);
+      field.cell().setPrefColumnCount(5);
+      // A figure that is cut off is another figure.
+      field.cell().setMinWidth(Region.USE_PREF_SIZE);
       // Beside what may take two lines.
       field.setAlignment(Pos.CENTER_LEFT);
       return field;
