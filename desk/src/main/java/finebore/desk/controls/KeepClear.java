@@ -17,11 +17,12 @@ public final class KeepClear {
 
   private record Disc(double x, double y, double reach) {}
 
-  private record Line(Point2D from, Point2D to) {
+  /** A straight line from one place to another, px. Its ends are apart. */
+  public record Line(Point2D from, Point2D to) {
 
-    double distance(double x, double y) {
+    /** How far a place is from it, px. */
+    public double distance(Point2D at) {
       Point2D way = to.subtract(from);
-      Point2D at = new Point2D(x, y);
       double share = at.subtract(from).dotProduct(way) / way.dotProduct(way);
       return at.distance(from.add(way.multiply(Math.clamp(share, 0, 1))));
     }
@@ -47,16 +48,17 @@ public final class KeepClear {
     taken.add(new Disc(x, y, reach));
   }
 
-  /** Notes a line that is drawn, on which words are hard to read. Its ends are apart. */
-  public void line(double fromX, double fromY, double toX, double toY) {
-    lines.add(new Line(new Point2D(fromX, fromY), new Point2D(toX, toY)));
+  /** Notes a line that is drawn, on which words are hard to read. */
+  public void keepOff(Line line) {
+    lines.add(line);
   }
 
   /** Whether words at a place would lie on none of the lines. */
   public boolean isOffLines(
       Font font, String words, double x, double y, double angleDeg, TextAlignment align) {
     return discs(font, words, x, y, angleDeg, align).stream()
-        .allMatch(d -> lines.stream().allMatch(l -> l.distance(d.x(), d.y()) >= d.reach()));
+        .allMatch(
+            d -> lines.stream().allMatch(l -> l.distance(new Point2D(d.x(), d.y())) >= d.reach()));
   }
 
   /** Takes the room of words that are written whatever stands there. */

@@ -3,6 +3,7 @@ package finebore.desk.plan;
 import finebore.desk.controls.DrawnRegion;
 import finebore.desk.controls.Hatch;
 import finebore.desk.controls.KeepClear;
+import finebore.desk.controls.KeepClear.Line;
 import finebore.desk.session.SeatView;
 import finebore.desk.theme.Palette;
 import finebore.desk.theme.Theme;
@@ -103,15 +104,14 @@ final class SizesChart extends DrawnRegion {
     Point2D mouse = new Point2D(x, y);
     return study.stream()
         .flatMap(s -> s.limits().stream())
-        .filter(l -> ends(l).filter(e -> distance(mouse, e) < NEAR_PX / 2).isPresent())
+        .filter(l -> ends(l).filter(e -> line(e).distance(mouse) < NEAR_PX / 2).isPresent())
         .findFirst();
   }
 
-  private double distance(Point2D mouse, Pair[] ends) {
-    Point2D a = new Point2D(x(ends[0].intake()), y(ends[0].exhaust()));
-    Point2D way = new Point2D(x(ends[1].intake()), y(ends[1].exhaust())).subtract(a);
-    double share = mouse.subtract(a).dotProduct(way) / way.dotProduct(way);
-    return mouse.distance(a.add(way.multiply(Math.clamp(share, 0, 1))));
+  private Line line(Pair[] ends) {
+    return new Line(
+        new Point2D(x(ends[0].intake()), y(ends[0].exhaust())),
+        new Point2D(x(ends[1].intake()), y(ends[1].exhaust())));
   }
 
   void show(SeatView work, SizeStudy sizes) {
@@ -149,11 +149,7 @@ final class SizesChart extends DrawnRegion {
     limits(g, sizes, colours);
     KeepClear room = new KeepClear(left, top, right, bottom);
     for (SizeLimit limit : sizes.limits()) {
-      ends(limit)
-          .ifPresent(
-              e ->
-                  room.line(
-                      x(e[0].intake()), y(e[0].exhaust()), x(e[1].intake()), y(e[1].exhaust())));
+      ends(limit).map(this::line).ifPresent(room::keepOff);
     }
     pair(g, sizes, colours, room);
     shelf(g, sizes, colours, room);

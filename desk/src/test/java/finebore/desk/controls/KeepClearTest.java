@@ -2,6 +2,7 @@ package finebore.desk.controls;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import javafx.geometry.Point2D;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import org.junit.jupiter.api.Test;
@@ -63,7 +64,7 @@ class KeepClearTest {
     "200, 155, 90, true",
   })
   void wordsOnALineAreTold(double x, double y, double angleDeg, boolean off) {
-    room.line(150, 100, 250, 100);
+    room.keepOff(new KeepClear.Line(new Point2D(150, 100), new Point2D(250, 100)));
     assertThat(room.isOffLines(FONT, "between", x, y, angleDeg, TextAlignment.CENTER))
         .isEqualTo(off);
     // It is a wish, not a ban.
