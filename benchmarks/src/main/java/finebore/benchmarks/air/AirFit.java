@@ -102,7 +102,8 @@ public final class AirFit {
           unseen.stream().map(Row::family).distinct().count());
       Estimate estimate =
           direction == Direction.INTAKE ? Estimate.ofIntake() : Estimate.ofExhaust();
-      if (arguments.length > 1 && (arguments.length < 3 || direction.name().equals(arguments[2]))) {
+      if (arguments.length > 1
+          && (arguments.length < 3 || direction == Direction.valueOf(arguments[2]))) {
         Fitted made =
             fit(
                 EFFORT.get(direction),

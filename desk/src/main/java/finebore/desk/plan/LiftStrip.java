@@ -427,7 +427,6 @@ public final class LiftStrip extends DrawnRegion {
         onCamLine.add(middle);
       }
       text(g, liftText(step), mid, h - size() * 2, colours.text(), TextAlignment.CENTER, true);
-      room.write(font(true), liftText(step), mid, h - size() * 2, TextAlignment.CENTER);
       text(
           g,
           units.flowNumber(step.newM3s()),
