@@ -49,6 +49,31 @@ public record UnitMixUp(double ratio, Unit read, Unit meant) {
     return Optional.empty();
   }
 
+  /** Whether a test has readings that {@link #putRight} would change. */
+  public static boolean isReadAsFlow(FlowTest test) {
+    return test.lifts().stream()
+        .flatMap(l -> l.readings().stream())
+        .anyMatch(r -> r.range().isEmpty());
+  }
+
+  /** The test with each flow taken in the unit that was meant; per cents of a range stay. */
+  public FlowTest putRight(FlowTest test) {
+    return test.withLifts(
+        test.lifts().stream()
+            .map(l -> l.withReadings(l.readings().stream().map(this::putRight).toList()))
+            .toList());
+  }
+
+  private BenchReading putRight(BenchReading reading) {
+    return reading.range().isPresent()
+        ? reading
+        : new BenchReading(
+            meant.toBase(read.fromBase(reading.value())),
+            reading.range(),
+            reading.depressionPa(),
+            reading.temperatureC());
+  }
+
   private static boolean isAbout(double ratio, double factor) {
     return ratio > factor / SLACK && ratio < factor * SLACK;
   }

@@ -198,4 +198,35 @@ class SuspectReadingTest {
                 .ratio())
         .isCloseTo(FACTOR, within(1e-9));
   }
+
+  @Test
+  void putRightAWholeTestIsInTheUnitThatWasMeantAndPerCentsStay() {
+    LiftReadings at =
+        LiftReadings.of(
+            3,
+            List.of(
+                new BenchReading(
+                    0.05, Optional.empty(), OptionalDouble.of(6900), OptionalDouble.of(21)),
+                BenchReading.percent(61.5, "3")));
+    FlowTest written = test(1, 0, 0).test().withLifts(List.of(at)).withRemarks("windy");
+    UnitMixUp mixUp = new UnitMixUp(2.1, Unit.LITRE_PER_SECOND, Unit.CFM);
+    FlowTest right = mixUp.putRight(written);
+    // 50 cfm of 0.3048 m cubed a minute.
+    assertThat(right.at(3).orElseThrow().readings())
+        .first()
+        .satisfies(
+            r -> {
+              assertThat(r.value()).isCloseTo(50 * Math.pow(0.3048, 3) / 60, within(1e-12));
+              assertThat(r.depressionPa()).hasValue(6900);
+              assertThat(r.temperatureC()).hasValue(21);
+            });
+    assertThat(right.at(3).orElseThrow().readings().getLast())
+        .isEqualTo(BenchReading.percent(61.5, "3"));
+    assertThat(right.withLifts(written.lifts())).isEqualTo(written);
+    assertThat(UnitMixUp.isReadAsFlow(written)).isTrue();
+    assertThat(
+            UnitMixUp.isReadAsFlow(
+                written.with(at.withReadings(List.of(BenchReading.percent(61.5, "3"))))))
+        .isFalse();
+  }
 }

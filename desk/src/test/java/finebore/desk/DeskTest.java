@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import finebore.desk.plan.SectionView;
+import finebore.desk.theme.Theme;
 import finebore.formats.JobFile;
 import finebore.valve.Pairing;
 import finebore.words.UnitSystem;
@@ -11,10 +12,12 @@ import java.nio.file.Path;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
+import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
+import javafx.scene.paint.Paint;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
@@ -125,6 +128,26 @@ class DeskTest {
     desk.enter("field-throatMm", "60");
     assertThat(desk.said()).contains("The throat must be smaller than the seat's outside diameter");
     assertThat(planned().seat().throatDiameterMm()).isEqualTo(35.65);
+  }
+
+  @Test
+  void aFieldIsRingedBlueWithTheKeyboardAndRedWhenWrongAndKeepsItsSize() {
+    TextField field = desk.lookup("#field-cut-2-width-text").query();
+    Bounds before = field.getBoundsInParent();
+    assertThat(ring(field))
+        .isNotIn(Theme.PAPER.palette().blue(), Theme.PAPER.palette().vermilion());
+    desk.runFx(field::requestFocus);
+    assertThat(ring(field)).isEqualTo(Theme.PAPER.palette().blue());
+    assertThat(field.getBoundsInParent()).isEqualTo(before);
+    desk.enter("field-cut-2-width", "wide");
+    assertThat(ring(field)).isEqualTo(Theme.PAPER.palette().vermilion());
+    assertThat(field.getBoundsInParent()).isEqualTo(before);
+    desk.type(KeyCode.ESCAPE);
+  }
+
+  /** The outermost colour of a field's ground. */
+  private static Paint ring(TextField field) {
+    return field.getBackground().getFills().getFirst().getFill();
   }
 
   @Test

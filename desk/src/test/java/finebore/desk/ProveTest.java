@@ -134,6 +134,27 @@ class ProveTest {
     assertThat(desk.text("#test-5-3000")).isEqualTo(flow(5, 3));
   }
 
+  @Test
+  void aTestInTheWrongUnitIsAskedAboutWhereItIsTypedAndPutRight() {
+    prove();
+    FlowTest fresh = newTest();
+    assertThat(desk.isShown("#put-unit-right")).isFalse();
+    desk.write("9.5").type(KeyCode.ENTER).write("19.1").type(KeyCode.ENTER);
+    desk.settle();
+    assertThat(desk.words("#test-sheet")).contains("expected to flow. Were these cfm?");
+    assertThat(desk.focused()).isEqualTo("test-" + fresh.id() + "-2000");
+    assertThat(desk.text("#put-unit-right")).isEqualTo("Take them as cfm");
+    desk.press("#put-unit-right");
+    FlowTest right = job().bench().tests().getLast();
+    assertThat(right.at(1).orElseThrow().readings().getFirst().value())
+        .isCloseTo(Unit.CFM.toBase(19.1), within(1e-12));
+    assertThat(desk.focused()).isEqualTo("test-" + fresh.id() + "-2000");
+    assertThat(desk.isShown("#put-unit-right")).isFalse();
+    assertThat(desk.words("#test-sheet")).contains("Flow brought to 6.97 kPa");
+    desk.runFx(desk.session::undo);
+    assertThat(desk.isShown("#put-unit-right")).isTrue();
+  }
+
   private String flow(int number, double lift) {
     return UnitSystem.METRIC.flowNumber(
         desk.window

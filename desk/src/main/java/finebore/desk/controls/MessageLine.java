@@ -5,7 +5,6 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
@@ -16,10 +15,7 @@ public final class MessageLine extends Label {
   private static final double LINES = 2.8;
 
   /** Least width for words, pixels. */
-  private static final double WORDS = 260;
-
-  /** A width no bar of tools reaches, pixels: it breaks where it is given less. */
-  private static final double ONE_ROW = 3000;
+  private static final double WORDS = 340;
 
   public MessageLine(String id, Messages messages) {
     setId(id);
@@ -55,9 +51,7 @@ public final class MessageLine extends Label {
   }
 
   /** This line on the free end of a bar of tools; it stays where the tools need a second row. */
-  public HBox beside(FlowPane tools) {
-    tools.setPrefWrapLength(ONE_ROW);
-    tools.setMinWidth(0);
+  public HBox beside(ToolRow tools) {
     setMinWidth(WORDS);
     setPrefWidth(WORDS);
     HBox.setHgrow(this, Priority.ALWAYS);

@@ -62,6 +62,23 @@ final class ComparePane extends BorderPane {
       say(shown.words().text("compare.noTest"), "muted");
       return;
     }
+    shown
+        .mixUp()
+        .ifPresent(
+            m ->
+                say(
+                    "? "
+                        + shown
+                            .words()
+                            .text(
+                                "compare.mixUp",
+                                "ratio",
+                                UnitSystem.fixed(m.ratio(), 2),
+                                "read",
+                                m.read().symbol(),
+                                "meant",
+                                m.meant().symbol()),
+                    "fault"));
     shown.comparison().ifPresentOrElse(c -> compare(c, shown), () -> alone(shown));
     about(shown);
   }
@@ -149,21 +166,6 @@ final class ComparePane extends BorderPane {
     UnitSystem units = shown.units();
     FlowTest test = shown.test().orElseThrow();
     ReducedTest own = shown.book().reduced(test);
-    shown
-        .mixUp()
-        .ifPresent(
-            m ->
-                say(
-                    "? "
-                        + words.text(
-                            "compare.mixUp",
-                            "ratio",
-                            UnitSystem.fixed(m.ratio(), 2),
-                            "read",
-                            m.read().symbol(),
-                            "meant",
-                            m.meant().symbol()),
-                    "fault"));
     for (SuspectReading suspect : shown.suspects()) {
       say("? " + Spoken.suspect(suspect, words), "caution");
     }

@@ -7,6 +7,7 @@ import finebore.calibration.NextTest;
 import finebore.desk.controls.MessageLine;
 import finebore.desk.controls.Named;
 import finebore.desk.controls.Tabs;
+import finebore.desk.controls.ToolRow;
 import finebore.desk.prove.CurveValues.Mode;
 import finebore.desk.session.BenchSession;
 import finebore.desk.session.JobSession;
@@ -41,7 +42,6 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -148,7 +148,7 @@ public final class ProveStation extends BorderPane {
     return button;
   }
 
-  private FlowPane toolbar() {
+  private ToolRow toolbar() {
     fresh.setText(session.say("prove.new"));
     fresh.setId("new-test");
     fresh.setTooltip(new Tooltip(session.say("prove.new.tip")));
@@ -173,10 +173,7 @@ public final class ProveStation extends BorderPane {
             item(session.say("prove.paste"), this::pasteTests),
             item(session.say("prove.delete"), this::deleteTest));
     view.setAlignment(Pos.CENTER_LEFT);
-    FlowPane bar = new FlowPane(10, 4, fresh, which, view, more);
-    bar.setAlignment(Pos.CENTER_LEFT);
-    bar.setRowValignment(javafx.geometry.VPos.CENTER);
-    return bar;
+    return new ToolRow(fresh, which, view, more);
   }
 
   private String withKey(String key, String letter) {

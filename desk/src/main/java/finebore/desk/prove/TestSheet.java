@@ -7,6 +7,7 @@ import finebore.bench.FlowTest;
 import finebore.bench.LiftReadings;
 import finebore.bench.SuspectReading;
 import finebore.code.RuleViolation;
+import finebore.desk.controls.Styles;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.Messages;
 import finebore.desk.session.ProveState;
@@ -27,12 +28,10 @@ import java.util.function.Supplier;
 import javafx.geometry.HPos;
 import javafx.scene.Node;
 import javafx.scene.Scene;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.GridPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
@@ -48,9 +47,7 @@ final class TestSheet extends VBox implements TestCell.Sheet {
   private final Supplier<Double> textScale;
   private final GridPane grid = new GridPane();
   private final ScrollPane scroll = new ScrollPane(grid);
-  private final Button earlier = new Button("◀");
-  private final Button later = new Button("▶");
-  private final Label which = new Label();
+  private final SheetHead line;
   private final Map<String, TestCell> cells = new HashMap<>();
   private final Map<String, Label> marks = new HashMap<>();
   private final List<Label> heads = new ArrayList<>();
@@ -71,20 +68,8 @@ final class TestSheet extends VBox implements TestCell.Sheet {
     grid.setHgap(3);
     grid.setVgap(2);
     VBox.setVgrow(scroll, Priority.ALWAYS);
-    earlier.setId("tests-earlier");
-    later.setId("tests-later");
-    earlier.setAccessibleText(session.say("prove.earlier"));
-    later.setAccessibleText(session.say("prove.later"));
-    earlier.getStyleClass().add("icon-button");
-    later.getStyleClass().add("icon-button");
-    earlier.setOnAction(e -> turn(-1));
-    later.setOnAction(e -> turn(1));
-    which.getStyleClass().addAll("small", "muted");
-    HBox.setHgrow(which, Priority.ALWAYS);
-    which.setMaxWidth(Double.MAX_VALUE);
-    HBox pages = new HBox(6, which, earlier, later);
-    pages.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-    getChildren().addAll(pages, scroll);
+    line = new SheetHead(session.words(), this::turn, this::putRight);
+    getChildren().addAll(line, scroll);
     widthProperty().addListener((o, was, is) -> again());
     state.shown().addListener((o, was, is) -> show(is));
   }
@@ -120,22 +105,7 @@ final class TestSheet extends VBox implements TestCell.Sheet {
       rows = shown.liftsMm();
       putBack = build(shown, visible);
     }
-    which.setText(
-        shown.tests().isEmpty()
-            ? shown.words().text("prove.none", "port", shown.port())
-            : shown
-                .words()
-                .text(
-                    "prove.sheet",
-                    "depression",
-                    shown.units().pressureText(shown.job().test().depressionPa()),
-                    "unit",
-                    shown.units().flow().symbol()));
-    boolean pages = shown.tests().size() > visible.size();
-    earlier.setVisible(pages);
-    later.setVisible(pages);
-    earlier.setDisable(first <= 0);
-    later.setDisable(first + visible.size() >= shown.tests().size());
+    line.show(shown, first, visible.size());
     for (int k = 0; k < visible.size(); k++) {
       head(heads.get(k), visible.get(k), shown);
     }
@@ -147,6 +117,13 @@ final class TestSheet extends VBox implements TestCell.Sheet {
       column(test, shown);
     }
     putBack.run();
+  }
+
+  /** Takes the flows in the unit that was meant; the keyboard goes back to the readings. */
+  private void putRight() {
+    Shown shown = state.shown().get();
+    shown.mixUp().ifPresent(m -> state.editTest(m::putRight));
+    shown.test().ifPresent(t -> focus(t.id(), shown.liftMm()));
   }
 
   /** As many tests as there is room for, the one looked at among them. */
@@ -327,8 +304,7 @@ final class TestSheet extends VBox implements TestCell.Sheet {
         .filter(n -> n.swirlRpm().isPresent())
         .ifPresent(n -> words.append(n.swirlRpm().getAsDouble() < 0 ? " ↺" : " ↻"));
     label.setText(words.toString());
-    finebore.desk.controls.Styles.state(
-        label, line.map(l -> ProveWords.style(l.verdict())).orElse("within"));
+    Styles.state(label, line.map(l -> ProveWords.style(l.verdict())).orElse("within"));
   }
 
   @Override

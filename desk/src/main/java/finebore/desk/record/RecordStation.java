@@ -9,6 +9,7 @@ import finebore.code.Message;
 import finebore.code.Term;
 import finebore.desk.controls.MessageLine;
 import finebore.desk.controls.Tabs;
+import finebore.desk.controls.ToolRow;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.WorkSession;
 import finebore.drawing.JobDrawings;
@@ -41,7 +42,6 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
@@ -125,7 +125,7 @@ public final class RecordStation extends BorderPane {
     return button;
   }
 
-  private FlowPane toolbar() {
+  private ToolRow toolbar() {
     Button pdf = new Button(session.say("record.pdf"));
     pdf.setId("record-pdf");
     pdf.setTooltip(new Tooltip(session.say("record.pdf.tip")));
@@ -143,10 +143,9 @@ public final class RecordStation extends BorderPane {
             item("record-csv", "record.csv", () -> files.save("csv", this::csv)),
             item("record-csv-in", "record.csvIn", this::readTable));
     Label of = new Label(session.say("record.paper"));
-    FlowPane bar = new FlowPane(10, 4, pdf, new HBox(6, of, paper), more);
-    ((HBox) bar.getChildren().get(1)).setAlignment(Pos.CENTER_LEFT);
-    bar.setAlignment(Pos.CENTER_LEFT);
-    return bar;
+    HBox size = new HBox(6, of, paper);
+    size.setAlignment(Pos.CENTER_LEFT);
+    return new ToolRow(pdf, size, more);
   }
 
   private MenuItem item(String id, String key, Runnable action) {
