@@ -7,11 +7,14 @@ import finebore.Samples;
 import finebore.flow.Calibration;
 import finebore.flow.FlowChange;
 import finebore.flow.field.AirChange;
+import finebore.flow.field.AirQuestion;
+import finebore.flow.field.Fineness;
 import finebore.flow.field.KnownAir;
 import finebore.flow.field.SolvedArea;
 import finebore.flow.field.Turbulence;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
+import finebore.planning.SolvedChange.Questions;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -42,7 +45,8 @@ class SolvedChangeTest {
   }
 
   private static Object at(boolean found, double lift, boolean even) {
-    return SolvedChange.questions(found ? PLAN.found() : PLAN.finished(), lift).get(even ? 0 : 1);
+    Questions asked = Questions.of(PLAN.found(), PLAN.finished(), lift);
+    return (found ? asked.found() : asked.planned()).get(even ? 0 : 1);
   }
 
   private static KnownAir withoutTransport(KnownAir air) {
@@ -76,6 +80,40 @@ class SolvedChangeTest {
     assertThat(half.count()).isZero();
     assertThat(half.at(LIFTS.get(2))).isEmpty();
     assertThat(PLAN.counted(half)).isEqualTo(PLAN.change());
+  }
+
+  /** Below a twentieth of the found head the full grid is asked for as well, of both the same. */
+  @Test
+  void theLowestLiftsAreAskedOfTheFullGridToo() {
+    double limit = 0.05 * PLAN.found().pairing().valve().headDiameterMm();
+    Questions low = Questions.of(PLAN.found(), PLAN.finished(), limit - 0.001);
+    assertThat(low.found()).hasSize(3);
+    assertThat(low.planned()).hasSize(3);
+    assertThat(low.planned().getLast())
+        .isEqualTo(low.planned().getFirst().with(Fineness.FULL))
+        .isNotEqualTo(low.planned().getFirst());
+    assertThat(low.planned().getLast().turbulence()).isEqualTo(Turbulence.EVEN);
+    assertThat(Questions.of(PLAN.found(), PLAN.finished(), limit + 0.001).planned()).hasSize(2);
+  }
+
+  @Test
+  void aLowLiftCountsAtOnceAndIsClearOnceTheFullGridAgrees() {
+    double lowest = LIFTS.getFirst();
+    KnownAir coarse = q -> q.fineness() == Fineness.FULL ? SolvedArea.NONE : air(lowest).of(q);
+    AirChange early = PLAN.solved(coarse).at(lowest).orElseThrow();
+    assertThat(early.isFullAsked()).isTrue();
+    assertThat(early.isClear()).isFalse();
+    AirQuestion found = Questions.of(PLAN.found(), PLAN.finished(), lowest).found().getLast();
+    KnownAir both =
+        q ->
+            q.fineness() == Fineness.FULL
+                ? new SolvedArea(q.equals(found) ? 100 : 115, 40)
+                : air(lowest).of(q);
+    AirChange late = PLAN.solved(both).at(lowest).orElseThrow();
+    assertThat(late.isClear()).isTrue();
+    assertThat(late.share())
+        .isCloseTo(AirChange.share(100, 115, PLAN.found().portPerMm4()), within(1e-12));
+    assertThat(early.share()).isGreaterThan(late.share());
   }
 
   @Test

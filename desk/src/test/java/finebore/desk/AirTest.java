@@ -13,7 +13,7 @@ import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
 import finebore.job.Plan;
 import finebore.planning.PlanStudy;
-import finebore.planning.SolvedChange;
+import finebore.planning.SolvedChange.Questions;
 import finebore.study.SeatStudy;
 import finebore.words.UnitSystem;
 import java.nio.file.Files;
@@ -134,7 +134,8 @@ class AirTest {
         studies.add(PlanStudy.of(work.job(), work.place(), plan, work.found()).finished());
       }
       for (int k = 0; k < studies.size(); k++) {
-        for (AirQuestion question : SolvedChange.questions(studies.get(k), lift)) {
+        Questions all = Questions.of(studies.getFirst(), studies.get(k), lift);
+        for (AirQuestion question : all.planned()) {
           store.keep(question, new SolvedArea(areas[k], 40));
           asked.add(question);
         }

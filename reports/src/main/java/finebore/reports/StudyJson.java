@@ -4,6 +4,7 @@ import finebore.cutting.Cutting;
 import finebore.flow.FlowChange;
 import finebore.flow.LiftPoint;
 import finebore.flow.Loss;
+import finebore.flow.field.AirChange;
 import finebore.planning.PlanStudy;
 import finebore.planning.SolvedChange;
 import finebore.practice.Finding;
@@ -181,15 +182,16 @@ public final class StudyJson {
                       .put("liftMm", s.liftMm())
                       .put("m3PerS", s.changeM3s())
                       .put("share", s.share());
-              solved
-                  .at(s.liftMm())
-                  .ifPresent(
-                      a ->
-                          step.putObject("solved")
-                              .put("evenShare", a.even())
-                              .put("transportShare", a.transport())
-                              .put("clear", a.isClear()));
+              solved.at(s.liftMm()).ifPresent(a -> solved(step.putObject("solved"), a));
             });
+  }
+
+  private static void solved(ObjectNode n, AirChange change) {
+    n.put("evenShare", change.even()).put("transportShare", change.transport());
+    if (!Double.isNaN(change.full())) {
+      n.put("fullShare", change.full());
+    }
+    n.put("clear", change.isClear());
   }
 
   private void finding(ObjectNode n, Finding finding) {

@@ -1,9 +1,11 @@
 package finebore.benchmarks.air;
 
+import finebore.flow.field.AirChange;
 import finebore.flow.field.AirFlow;
 import finebore.flow.field.AirNotSolved;
 import finebore.flow.field.AirSolver;
 import finebore.flow.field.Fineness;
+import finebore.flow.field.SolvedArea;
 import finebore.flow.field.Turbulence;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -16,9 +18,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.OptionalDouble;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * How far the solver can be trusted on seats nobody chose: {@code FILE [FROM TO]}, seats 0 to 300
@@ -140,51 +142,68 @@ public final class AirCampaign {
   }
 
   private Point point(int seat, double liftOverHead) {
-    List<OptionalDouble> areas =
+    List<SolvedArea> areas =
         Arrays.stream(Asked.values())
-            .map(asked -> rows.get(key(seat, liftOverHead, asked)).split(",", 2)[0])
-            .map(
-                area ->
-                    area.isEmpty()
-                        ? OptionalDouble.empty()
-                        : OptionalDouble.of(Double.parseDouble(area)))
+            .map(asked -> solved(rows.get(key(seat, liftOverHead, asked))))
             .toList();
     return new Point(
         seat, liftOverHead, areas.get(0), areas.get(1), areas.get(2), areas.get(3), areas.get(4));
   }
 
+  private static SolvedArea solved(String cells) {
+    String[] each = cells.split(",");
+    return each[0].isEmpty()
+        ? SolvedArea.NONE
+        : new SolvedArea(Double.parseDouble(each[0]), Double.parseDouble(each[1]));
+  }
+
   private record Point(
       int seat,
       double liftOverHead,
-      OptionalDouble coarse,
-      OptionalDouble higher,
-      OptionalDouble full,
-      OptionalDouble changedCoarse,
-      OptionalDouble changedFull) {
+      SolvedArea coarse,
+      SolvedArea higher,
+      SolvedArea full,
+      SolvedArea changedCoarse,
+      SolvedArea changedFull) {
 
     private boolean isSettled() {
-      return coarse.isPresent() && higher.isPresent() && full.isPresent();
+      return Stream.of(coarse, higher, full).allMatch(SolvedArea::isSolved);
     }
 
     private boolean isChangeSettled() {
-      return isSettled() && changedCoarse.isPresent() && changedFull.isPresent();
+      return isSettled() && Stream.of(changedCoarse, changedFull).allMatch(SolvedArea::isSolved);
     }
 
     /** Change for a thousandth of lift, as a share. */
     private double jump() {
-      return Math.abs(higher.getAsDouble() / coarse.getAsDouble() - 1);
+      return Math.abs(higher.areaMm2() / coarse.areaMm2() - 1);
     }
 
     /** Coarse against full, as a share. */
     private double gridError() {
-      return Math.abs(coarse.getAsDouble() / full.getAsDouble() - 1);
+      return Math.abs(coarse.areaMm2() / full.areaMm2() - 1);
+    }
+
+    private double coarseChange() {
+      return changedCoarse.areaMm2() / coarse.areaMm2() - 1;
     }
 
     /** What the change is worth on the coarse grid against the full one, as a share. */
     private double changeError() {
-      return Math.abs(
-          changedCoarse.getAsDouble() / coarse.getAsDouble()
-              - changedFull.getAsDouble() / full.getAsDouble());
+      return Math.abs(coarseChange() - (changedFull.areaMm2() / full.areaMm2() - 1));
+    }
+
+    /**
+     * Whether the coarse grid alone would call the change clear, were both closures of one mind.
+     */
+    private boolean isCalledClear() {
+      double turn = changedCoarse.jetDeg() - coarse.jetDeg();
+      return new AirChange(coarseChange(), coarseChange(), Double.NaN, false, turn).isClear();
+    }
+
+    /** Whether the full grid has a change of another sign or size. */
+    private boolean isOtherwiseOnFull() {
+      return changeError() > Math.max(AirChange.LEAST, Math.abs(coarseChange()) / 2);
     }
   }
 
@@ -195,16 +214,18 @@ public final class AirCampaign {
         Locale.ROOT,
         "%s: coarse %d, a little higher %d, full %d of %d settled;"
             + " a thousandth of lift changes %s %%; coarse off full by %s %%;"
-            + " %d changes by %s points%n",
+            + " %d changes by %s points, %d of %d called clear are otherwise on the full grid%n",
         name,
-        points.stream().filter(p -> p.coarse().isPresent()).count(),
-        points.stream().filter(p -> p.higher().isPresent()).count(),
-        points.stream().filter(p -> p.full().isPresent()).count(),
+        points.stream().filter(p -> p.coarse().isSolved()).count(),
+        points.stream().filter(p -> p.higher().isSolved()).count(),
+        points.stream().filter(p -> p.full().isSolved()).count(),
         points.size(),
         shares(settled.stream().mapToDouble(Point::jump)),
         shares(settled.stream().mapToDouble(Point::gridError)),
         changes.size(),
-        shares(changes.stream().mapToDouble(Point::changeError)));
+        shares(changes.stream().mapToDouble(Point::changeError)),
+        changes.stream().filter(p -> p.isCalledClear() && p.isOtherwiseOnFull()).count(),
+        changes.stream().filter(Point::isCalledClear).count());
   }
 
   /** Half, nine tenths, 99 in 100 and all lie within. */

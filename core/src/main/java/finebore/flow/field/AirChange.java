@@ -1,15 +1,23 @@
 package finebore.flow.field;
 
 import java.util.List;
+import java.util.stream.DoubleStream;
 
 /**
- * What a change of section is worth at one lift, by both closures, the found port in series.
+ * What a change of section is worth at one lift, the found port in series: by both closures on the
+ * coarse grid, and by {@link Turbulence#EVEN} on the full one where the coarse one alone does not
+ * do.
  *
- * @param even change of flow by {@link Turbulence#EVEN}, as a share
+ * @param even change of flow by the even closure, as a share
  * @param transport the same by {@link Turbulence#TRANSPORT}; NaN while that is not solved
- * @param jetTurnDeg how far the jet turns by the change, as the even closure has it, degrees
+ * @param full the same by the even closure on the full grid; NaN while that is not solved, and
+ *     where it is not asked for
+ * @param isFullAsked whether the coarse grid alone does not do
+ * @param jetTurnDeg how far the jet turns by the change, as the even closure has it, the more of
+ *     both grids, degrees
  */
-public record AirChange(double even, double transport, double jetTurnDeg) {
+public record AirChange(
+    double even, double transport, double full, boolean isFullAsked, double jetTurnDeg) {
 
   /** A change below this share says nothing: grids and jets that lie otherwise move as much. */
   public static final double LEAST = 0.02;
@@ -20,16 +28,30 @@ public record AirChange(double even, double transport, double jetTurnDeg) {
   /**
    * Compares areas, found and planned.
    *
-   * @param found by both closures, even first; {@link SolvedArea#NONE} where not solved yet
+   * @param found by both closures, even first, then on the full grid where that is asked for;
+   *     {@link SolvedArea#NONE} where not solved yet
    * @param planned the same
    * @param portPerMm4 resistance of the port that was found, 1/mm4: it stays what it is
    */
   public static AirChange of(List<SolvedArea> found, List<SolvedArea> planned, double portPerMm4) {
-    double turn = planned.getFirst().jetDeg() - found.getFirst().jetDeg();
+    double[] shares = new double[] {Double.NaN, Double.NaN, Double.NaN};
+    for (int k = 0; k < found.size(); k++) {
+      shares[k] = share(found.get(k).areaMm2(), planned.get(k).areaMm2(), portPerMm4);
+    }
+    boolean fullAsked = found.size() > 2;
+    double coarse = turn(found.get(0), planned.get(0));
+    double full = fullAsked ? turn(found.get(2), planned.get(2)) : 0;
     return new AirChange(
-        share(found.get(0).areaMm2(), planned.get(0).areaMm2(), portPerMm4),
-        share(found.get(1).areaMm2(), planned.get(1).areaMm2(), portPerMm4),
-        Double.isNaN(turn) ? 0 : turn);
+        shares[0],
+        shares[1],
+        shares[2],
+        fullAsked,
+        Math.abs(full) > Math.abs(coarse) ? full : coarse);
+  }
+
+  private static double turn(SolvedArea found, SolvedArea planned) {
+    double turn = planned.jetDeg() - found.jetDeg();
+    return Double.isNaN(turn) ? 0 : turn;
   }
 
   /**
@@ -45,9 +67,12 @@ public record AirChange(double even, double transport, double jetTurnDeg) {
         - 1;
   }
 
-  /** The figure to go by: that of the even closure, which hangs least on grid and start. */
+  /**
+   * The figure to go by: that of the even closure, which hangs least on grid and start, on the
+   * finest grid that is solved.
+   */
   public double share() {
-    return even;
+    return Double.isNaN(full) ? even : full;
   }
 
   /** Whether both closures have been solved. */
@@ -55,9 +80,13 @@ public record AirChange(double even, double transport, double jetTurnDeg) {
     return !Double.isNaN(transport);
   }
 
-  /** How far the closures are apart. */
+  /** How far the others that are solved are off the figure to go by, at most. */
   public double spread() {
-    return Math.abs(even - transport);
+    return others().map(s -> Math.abs(s - share())).max().orElse(Double.NaN);
+  }
+
+  private DoubleStream others() {
+    return DoubleStream.of(even, transport).filter(s -> !Double.isNaN(s));
   }
 
   /** Whether the jet has another state after the change: on a bench it may still have the first. */
@@ -65,11 +94,16 @@ public record AirChange(double even, double transport, double jetTurnDeg) {
     return Math.abs(jetTurnDeg) > OTHER_STATE_DEG;
   }
 
-  /** Whether both say the same, and more than they may be wrong by, of a jet of one state. */
+  /**
+   * Whether all that is asked for is solved and says the same, and more than it may be wrong by, of
+   * a jet of one state.
+   */
   public boolean isClear() {
-    return !jetLiesOtherwise()
-        && even * transport > 0
-        && Math.abs(even) >= LEAST
-        && Math.abs(even) >= spread();
+    return isComplete()
+        && isFullAsked == !Double.isNaN(full)
+        && !jetLiesOtherwise()
+        && others().allMatch(s -> s * share() > 0)
+        && Math.abs(share()) >= LEAST
+        && Math.abs(share()) >= spread();
   }
 }

@@ -55,6 +55,39 @@ class AirChangeTest {
     "-0.05, -0.03, true"
   })
   void isClearOnlyWhereBothSaySo(double even, double transport, boolean clear) {
-    assertThat(new AirChange(even, transport, 0).isClear()).isEqualTo(clear);
+    assertThat(new AirChange(even, transport, Double.NaN, false, 0).isClear()).isEqualTo(clear);
+  }
+
+  /** The full grid's figure counts, and nothing is clear before it is there or against it. */
+  @ParameterizedTest
+  @CsvSource({
+    "0.05, 0.04, 0.06, true",
+    "0.05, 0.04, NaN, false",
+    "0.05, 0.04, 0.0199, false",
+    "0.05, 0.04, 0.0251, true",
+    "0.05, 0.04, 0.0249, false",
+    "0.05, 0.04, -0.05, false",
+    "0.01, 0.03, 0.03, true",
+    "-0.01, 0.03, 0.03, false",
+    "0.05, NaN, 0.05, false"
+  })
+  void theFullGridDecidesWhereItIsAsked(double even, double transport, double full, boolean clear) {
+    AirChange change = new AirChange(even, transport, full, true, 0);
+    assertThat(change.isClear()).isEqualTo(clear);
+    assertThat(change.share()).isEqualTo(Double.isNaN(full) ? even : full);
+  }
+
+  @Test
+  void theJetThatTurnsOnOneGridAloneIsToldToo() {
+    AirChange change =
+        AirChange.of(
+            List.of(new SolvedArea(200, -4), new SolvedArea(200, 5), new SolvedArea(190, -9)),
+            List.of(new SolvedArea(220, -4), new SolvedArea(220, 5), new SolvedArea(228, 44)),
+            0);
+    assertThat(change.full()).isCloseTo(0.2, within(1e-12));
+    assertThat(change.isFullAsked()).isTrue();
+    assertThat(change.jetTurnDeg()).isEqualTo(53);
+    assertThat(change.jetLiesOtherwise()).isTrue();
+    assertThat(change.spread()).isCloseTo(0.1, within(1e-12));
   }
 }

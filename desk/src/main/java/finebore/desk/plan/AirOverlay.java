@@ -284,7 +284,7 @@ final class AirOverlay {
     long turned = change().byLiftMm().values().stream().filter(AirChange::jetLiesOtherwise).count();
     String said =
         done == all
-            ? session.say("air.strip")
+            ? session.say(watch.isStripDone() ? "air.strip" : "air.strip.fine")
             : session.say(
                 watch.isStripDone() ? "air.strip.some" : "air.strip.working",
                 "done",

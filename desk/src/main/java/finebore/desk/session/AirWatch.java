@@ -11,6 +11,7 @@ import finebore.flow.field.Turbulence;
 import finebore.formats.AirStore;
 import finebore.planning.PlanStudy;
 import finebore.planning.SolvedChange;
+import finebore.planning.SolvedChange.Questions;
 import finebore.study.SeatStudy;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -76,19 +77,20 @@ public final class AirWatch {
   /**
    * A plan to be compared with the seat as found.
    *
-   * @param todo all that it asks for, the closure to go by for every lift first
+   * @param todo all that it asks for, the closure to go by for every lift first, the full grid last
    */
   private record Pair(SeatStudy found, SeatStudy planned, List<Double> liftsMm, List<Todo> todo) {
 
     static Pair of(SeatStudy found, SeatStudy planned, List<Double> liftsMm) {
-      List<Todo> all = new ArrayList<>();
-      for (int closure = 0; closure < 2; closure++) {
-        for (double lift : liftsMm) {
-          all.add(new Todo(lift, SolvedChange.questions(found, lift).get(closure)));
-          all.add(new Todo(lift, SolvedChange.questions(planned, lift).get(closure)));
+      List<List<Todo>> inTurn = List.of(new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
+      for (double lift : liftsMm) {
+        Questions asked = Questions.of(found, planned, lift);
+        for (int k = 0; k < asked.found().size(); k++) {
+          inTurn.get(k).add(new Todo(lift, asked.found().get(k)));
+          inTurn.get(k).add(new Todo(lift, asked.planned().get(k)));
         }
       }
-      return new Pair(found, planned, liftsMm, all);
+      return new Pair(found, planned, liftsMm, inTurn.stream().flatMap(List::stream).toList());
     }
   }
 
@@ -350,7 +352,8 @@ public final class AirWatch {
     Optional<SolvedArea> area =
         kept.isPresent()
             ? kept
-            : solveNear(todo, () -> curveAsked != number)
+            : pictured(question)
+                .or(() -> solveNear(todo, () -> curveAsked != number))
                 .map(s -> s.flow().map(SolvedArea::of).orElse(SolvedArea.NONE));
     if (kept.isEmpty() && area.isPresent()) {
       keep(question, area.get());
@@ -371,6 +374,11 @@ public final class AirWatch {
             }
           });
     }
+  }
+
+  /** What has been solved for a picture need not be solved again. */
+  private synchronized Optional<Solved> pictured(AirQuestion question) {
+    return Optional.ofNullable(pictures.get(question));
   }
 
   private void keep(AirQuestion question, SolvedArea area) {
@@ -394,10 +402,12 @@ public final class AirWatch {
 
   /**
    * Solves one for the strip, from the flow solved last at its lift. Transport begins evenly: it
-   * can come to rest a little apart from another start.
+   * can come to rest a little apart from another start. The full grid begins by itself: a jet may
+   * have been left in a state that it would not take there.
    */
   private Optional<Solved> solveNear(Todo todo, BooleanSupplier dropped) {
-    if (todo.question().turbulence() != Turbulence.EVEN) {
+    if (todo.question().turbulence() != Turbulence.EVEN
+        || todo.question().fineness() == Fineness.FULL) {
       return solve(todo.question(), Optional.empty(), dropped);
     }
     Optional<AirFlow> near =
