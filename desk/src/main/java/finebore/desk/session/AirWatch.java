@@ -17,11 +17,14 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.BooleanSupplier;
+import java.util.function.Predicate;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import java.util.stream.Stream;
@@ -32,9 +35,9 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /**
- * Solves the air that is looked at, on two threads of its own: one for the picture, coarse and then
- * full, one for the lifts of the strip. What is asked last is done first; what nobody looks at any
- * more is dropped.
+ * Solves the air that is looked at, on threads of its own: one for the picture, coarse and then
+ * full, two for the lifts of the strip, of which one waits while there is a picture to be solved.
+ * What is asked last is done first; what nobody looks at any more is dropped.
  */
 public final class AirWatch {
 
@@ -44,6 +47,10 @@ public final class AirWatch {
   private static final int PICTURES = 24;
 
   private static final int FIGURES = 4000;
+
+  /** Threads at work at a time. */
+  private static final int AT_ONCE = 2;
+
   private static final int CURVE = 16;
 
   /** Lines a job brings along at most: some curves of all its seats. */
@@ -107,6 +114,9 @@ public final class AirWatch {
   /** Flows of the strip by lift, mm: what the next edit begins from. */
   private final Map<Double, AirFlow> last = kept(CURVE);
 
+  /** Lifts of the strip that are being solved, mm. */
+  private final Set<Double> inHand = new HashSet<>();
+
   private final Path file;
   private Optional<AirStore> store = Optional.empty();
   private Optional<AirQuestion> picture = Optional.empty();
@@ -132,7 +142,9 @@ public final class AirWatch {
       kept.takeAll(brought);
       store = Optional.of(kept);
       Thread.ofPlatform().daemon().name("air-picture").start(() -> forever(this::nextPicture));
-      Thread.ofPlatform().daemon().name("air-strip").start(() -> forever(this::nextLift));
+      for (int k = 0; k < AT_ONCE; k++) {
+        Thread.ofPlatform().daemon().name("air-strip-" + k).start(() -> forever(this::nextLift));
+      }
     }
   }
 
@@ -191,12 +203,12 @@ public final class AirWatch {
 
   /** Whether nothing that was asked for is still on its way. */
   public synchronized boolean isDone() {
-    return picture.map(pictures::containsKey).orElse(true) && missing().isEmpty();
+    return picture.map(pictures::containsKey).orElse(true) && missing(t -> true).isEmpty();
   }
 
   /** Whether every lift of the strip has been tried. */
   public synchronized boolean isStripDone() {
-    return missing(strip.stream()).isEmpty();
+    return missing(strip.stream(), t -> true).isEmpty();
   }
 
   /** Looks at nothing. */
@@ -311,6 +323,7 @@ public final class AirWatch {
         return;
       }
       pictures.put(question, solved.get());
+      notifyAll();
       if (asked == number) {
         Solved told = solved.get();
         boolean more = question.fineness() == Fineness.COARSE;
@@ -339,41 +352,65 @@ public final class AirWatch {
     Todo todo;
     int number;
     synchronized (this) {
-      Optional<Todo> next = missing();
+      Optional<Todo> next = free();
       while (next.isEmpty()) {
         wait();
-        next = missing();
+        next = free();
       }
       todo = next.get();
+      inHand.add(todo.liftMm());
       number = curveAsked;
     }
+    try {
+      Optional<SolvedArea> area = area(todo, number);
+      synchronized (this) {
+        area.ifPresent(a -> note(todo.question(), a, number));
+      }
+    } finally {
+      synchronized (this) {
+        inHand.remove(todo.liftMm());
+        notifyAll();
+      }
+    }
+  }
+
+  /**
+   * What a thread of the strip may take up now: of one lift one at a time, so that planned begins
+   * from found.
+   */
+  private Optional<Todo> free() {
+    boolean drawing = picture.isPresent() && !pictures.containsKey(picture.get());
+    return inHand.size() >= (drawing ? AT_ONCE - 1 : AT_ONCE)
+        ? Optional.empty()
+        : missing(todo -> !inHand.contains(todo.liftMm()));
+  }
+
+  private Optional<SolvedArea> area(Todo todo, int number) {
     AirQuestion question = todo.question();
     Optional<SolvedArea> kept = store.orElseThrow().solved(question);
+    if (kept.isPresent()) {
+      return kept;
+    }
     Optional<SolvedArea> area =
-        kept.isPresent()
-            ? kept
-            : pictured(question)
-                .or(() -> solveNear(todo, () -> curveAsked != number))
-                .map(s -> s.flow().map(SolvedArea::of).orElse(SolvedArea.NONE));
-    if (kept.isEmpty() && area.isPresent()) {
-      keep(question, area.get());
-    }
-    synchronized (this) {
-      if (area.isEmpty()) {
-        return;
-      }
-      areas.put(question, area.get());
-      SolvedChange known = known();
-      Platform.runLater(
-          () -> {
-            synchronized (this) {
-              if (curveAsked == number) {
-                change.set(known);
-              }
-              news.set(news.get() + 1);
+        pictured(question)
+            .or(() -> solveNear(todo, () -> curveAsked != number))
+            .map(s -> s.flow().map(SolvedArea::of).orElse(SolvedArea.NONE));
+    area.ifPresent(a -> keep(question, a));
+    return area;
+  }
+
+  private void note(AirQuestion question, SolvedArea area, int number) {
+    areas.put(question, area);
+    SolvedChange known = known();
+    Platform.runLater(
+        () -> {
+          synchronized (this) {
+            if (curveAsked == number) {
+              change.set(known);
             }
-          });
-    }
+            news.set(news.get() + 1);
+          }
+        });
   }
 
   /** What has been solved for a picture need not be solved again. */
@@ -389,14 +426,15 @@ public final class AirWatch {
     }
   }
 
-  private Optional<Todo> missing() {
-    return missing(Stream.concat(strip.stream(), others.stream()));
+  private Optional<Todo> missing(Predicate<Todo> wanted) {
+    return missing(Stream.concat(strip.stream(), others.stream()), wanted);
   }
 
-  private Optional<Todo> missing(Stream<Pair> pairs) {
+  private Optional<Todo> missing(Stream<Pair> pairs, Predicate<Todo> wanted) {
     return pairs
         .flatMap(p -> p.todo().stream())
         .filter(t -> !areas.containsKey(t.question()))
+        .filter(wanted)
         .findFirst();
   }
 
@@ -410,11 +448,16 @@ public final class AirWatch {
         || todo.question().fineness() == Fineness.FULL) {
       return solve(todo.question(), Optional.empty(), dropped);
     }
-    Optional<AirFlow> near =
-        Optional.ofNullable(last.get(todo.liftMm()))
-            .filter(f -> f.question().direction() == todo.question().direction());
+    Optional<AirFlow> near;
+    synchronized (this) {
+      near =
+          Optional.ofNullable(last.get(todo.liftMm()))
+              .filter(f -> f.question().direction() == todo.question().direction());
+    }
     Optional<Solved> solved = solve(todo.question(), near, dropped);
-    solved.flatMap(Solved::flow).ifPresent(f -> last.put(todo.liftMm(), f));
+    synchronized (this) {
+      solved.flatMap(Solved::flow).ifPresent(f -> last.put(todo.liftMm(), f));
+    }
     return solved;
   }
 

@@ -2,7 +2,7 @@ package finebore.desk.measure;
 
 import javafx.application.Application;
 
-/** Starts one of the measurements: {@code bare}, {@code drag}, {@code pan} or {@code big}. */
+/** Starts one of the measurements: bare, drag, pan, big or air. */
 public final class Measure {
 
   private Measure() {}
@@ -13,6 +13,7 @@ public final class Measure {
           case "drag" -> DragFrames.class;
           case "pan" -> PanFrames.class;
           case "big" -> BigJob.class;
+          case "air" -> AirCurves.class;
           default -> BareWindow.class;
         },
         arguments);
