@@ -48,6 +48,7 @@ public final class AirCurves extends Application {
       private long begun;
       private double even;
       private double both;
+      private int solved;
 
       @Override
       public void handle(long now) {
@@ -60,24 +61,26 @@ public final class AirCurves extends Application {
           throat = throats.next();
           begun = System.nanoTime();
           even = 0;
-          both = 0;
+          solved = 0;
           watch.compare(found, planned(job, place, found, throat), lifts, 3);
         }
         double seconds = (System.nanoTime() - begun) * 1e-9;
         if (even == 0 && watch.change().get().byLiftMm().size() == lifts.size()) {
           even = seconds;
         }
-        if (both == 0 && watch.change().get().count() == lifts.size()) {
+        if (watch.change().get().count() != solved) {
+          solved = watch.change().get().count();
           both = seconds;
         }
         if (watch.isStripDone()) {
           System.out.printf(
               Locale.ROOT,
-              "throat %.2f, %d lifts: even closure after %.1f s, both after %.1f s,"
+              "throat %.2f, %d lifts: even closure after %.1f s, both (%d lifts) after %.1f s,"
                   + " full grid too after %.1f s%n",
               throat,
               lifts.size(),
               even,
+              solved,
               both,
               seconds);
           begun = 0;
