@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import finebore.desk.controls.DrawnRegion;
 import finebore.desk.controls.Ink;
+import finebore.desk.session.AirWatch;
 import finebore.desk.session.SeatView;
 import finebore.flow.field.AirChange;
 import finebore.flow.field.AirQuestion;
@@ -168,6 +169,41 @@ class AirTest {
     assertThat(desk.text("#variant-flow-B")).isEqualTo(estimated);
     robot.interact(() -> desk.session.load(before, Optional.empty()));
     robot.interact(() -> robot.lookup("#below-findings").queryAs(ToggleButton.class).fire());
+  }
+
+  /** Made-up air again: the coarse grid's is there at once, the full one's is still asked for. */
+  @Test
+  void theLowestLiftsAreThroughOnlyWithTheFullGrid() throws Exception {
+    SeatView work = desk.session.work().get();
+    SeatStudy found = work.found();
+    SeatStudy planned = work.planned();
+    double lift = 1;
+    Questions asked = Questions.of(found, planned, lift);
+    AirStore store = AirStore.in(home.resolve("low.csv"));
+    for (int k = 0; k < 2; k++) {
+      store.keep(asked.found().get(k), new SolvedArea(80, 40));
+      store.keep(asked.planned().get(k), new SolvedArea(88, 40));
+    }
+    List<AirQuestion> all = new ArrayList<>(asked.found());
+    all.addAll(asked.planned());
+    AirWatch watch = new AirWatch(home.resolve("nothing.csv"));
+    watch.take(store.lines(all));
+    desk.runFx(() -> watch.compare(found, planned, List.of(lift), lift));
+    WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> watch.change().get().count() == 1);
+    assertThat(watch.isStripDone()).isFalse();
+    assertThat(watch.change().get().at(lift).orElseThrow().isClear()).isFalse();
+    desk.runFx(watch::rest);
+
+    store.keep(asked.found().get(2), new SolvedArea(80, 40));
+    store.keep(asked.planned().get(2), new SolvedArea(86, 40));
+    watch.take(store.lines(all));
+    desk.runFx(() -> watch.compare(found, planned, List.of(lift), lift));
+    WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, watch::isStripDone);
+    desk.settle();
+    AirChange change = watch.change().get().at(lift).orElseThrow();
+    assertThat(change.isClear()).isTrue();
+    assertThat(change.share()).isEqualTo(AirChange.share(80, 86, found.portPerMm4()));
+    desk.runFx(watch::rest);
   }
 
   @Test
