@@ -3,6 +3,8 @@ package finebore.desk;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import finebore.desk.controls.DrawnRegion;
+import finebore.desk.controls.Ink;
 import finebore.desk.plan.SectionView;
 import finebore.units.Units;
 import finebore.valve.Pairing;
@@ -178,5 +180,25 @@ class LookTest {
           .as(view)
           .isGreaterThanOrEqualTo(tools - 0.5);
     }
+  }
+
+  @Test
+  void theCurvesLegendIsShortWhereItWouldRunIntoTheTitle() {
+    desk.runFx(() -> desk.speak("de"));
+    desk.runFx(() -> desk.window.show("prove"));
+    assertThat(legend()).contains("vorher vorhergesagt", "5 I1 blended");
+    desk.runFx(() -> desk.window.scene().getWindow().setWidth(1024));
+    for (int k = 0; k < 5; k++) {
+      desk.press(KeyCode.CONTROL, KeyCode.PLUS).release(KeyCode.PLUS, KeyCode.CONTROL);
+    }
+    assertThat(legend()).contains("Vorhersage", "5").doesNotContain("vorher vorhergesagt");
+  }
+
+  private List<String> legend() {
+    desk.settle();
+    return desk.onFx(
+        () ->
+            ((DrawnRegion) desk.lookup("#curve-chart").query())
+                .written().stream().map(Ink.Written::words).toList());
   }
 }

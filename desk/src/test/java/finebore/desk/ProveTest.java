@@ -141,7 +141,7 @@ class ProveTest {
     assertThat(desk.isShown("#put-unit-right")).isFalse();
     desk.write("9.5").type(KeyCode.ENTER).write("19.1").type(KeyCode.ENTER);
     desk.settle();
-    assertThat(desk.words("#test-sheet")).contains("expected to flow. Were these cfm?");
+    assertThat(desk.words("#test-sheet")).contains("× what is expected: were these cfm?");
     assertThat(desk.focused()).isEqualTo("test-" + fresh.id() + "-2000");
     assertThat(desk.text("#put-unit-right")).isEqualTo("Take them as cfm");
     desk.press("#put-unit-right");

@@ -15,7 +15,7 @@ public final class MessageLine extends Label {
   private static final double LINES = 2.8;
 
   /** Least width for words, pixels. */
-  private static final double WORDS = 340;
+  private static final double WORDS = 300;
 
   public MessageLine(String id, Messages messages) {
     setId(id);

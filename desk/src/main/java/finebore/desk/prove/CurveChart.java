@@ -397,20 +397,32 @@ final class CurveChart extends DrawnRegion {
       String what = values.title();
       double y = size() * 1.1;
       text(what, 10, y, colours.text(), TextAlignment.LEFT, false);
-      boolean frozen = shown.test().filter(t -> !t.predicted().isEmpty()).isPresent();
-      String said =
-          middle.isEmpty() ? "" : shown.words().text(frozen ? "chart.predicted" : "chart.modelNow");
+      String said = middle.isEmpty() ? "" : shown.words().text(expected(false));
       double room = right - 20 - ProveWords.width(what, Theme.words(size()));
       String first = own.isEmpty() ? "" : name(shown.test(), 24);
       String second = other.isEmpty() ? "" : name(shown.reference(), 24);
-      if (ProveWords.width(said + first + second, Theme.words(size())) + 3 * LEGEND_PX > room) {
+      if (legendPx(said + first + second) > room) {
         // Where the names do not fit their numbers do.
         first = own.isEmpty() ? "" : name(shown.test(), 0);
         second = other.isEmpty() ? "" : name(shown.reference(), 0);
       }
+      if (legendPx(said + first + second) > room && !said.isEmpty()) {
+        said = shown.words().text(expected(true));
+      }
       double x = legend(said, right, y, colours.blue(), true);
       x = legend(second, x, y, colours.muted(), false);
       legend(first, x, y, colours.blue(), false);
+    }
+
+    private String expected(boolean shortly) {
+      if (shown.test().filter(t -> !t.predicted().isEmpty()).isPresent()) {
+        return shortly ? "chart.predicted.short" : "chart.predicted";
+      }
+      return shortly ? "chart.modelNow.short" : "chart.modelNow";
+    }
+
+    private double legendPx(String words) {
+      return ProveWords.width(words, Theme.words(size())) + 3 * LEGEND_PX;
     }
 
     /** A test's number and as many letters of its name. */

@@ -9,6 +9,7 @@ import java.util.function.IntConsumer;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 
@@ -19,6 +20,7 @@ import javafx.scene.layout.Priority;
 final class SheetHead extends HBox {
 
   private final Label what = new Label();
+  private final Tooltip whole = new Tooltip();
   private final Button putRight = new Button();
   private final Button earlier = new Button("◀");
   private final Button later = new Button("▶");
@@ -33,6 +35,7 @@ final class SheetHead extends HBox {
     super(6);
     setAlignment(Pos.CENTER_LEFT);
     what.getStyleClass().addAll("small", "muted");
+    what.setTooltip(whole);
     what.setMaxWidth(Double.MAX_VALUE);
     HBox.setHgrow(what, Priority.ALWAYS);
     button(this.putRight, "put-unit-right", putRight);
@@ -60,6 +63,7 @@ final class SheetHead extends HBox {
   void show(Shown shown, int first, int count) {
     Words words = shown.words();
     what.setText(shown.mixUp().map(m -> question(m, words)).orElseGet(() -> figures(shown)));
+    whole.setText(what.getText());
     Styles.state(what, shown.mixUp().isPresent() ? "fault" : "muted");
     putRight.setVisible(
         shown.mixUp().isPresent() && shown.test().filter(UnitMixUp::isReadAsFlow).isPresent());
