@@ -29,6 +29,7 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.Region;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
@@ -376,6 +377,9 @@ class ProveTest {
     assertThat(test(5).setUp().pipe().orElseThrow().diameterMm()).isCloseTo(38.1, within(1e-9));
     desk.enter("field-pipe", "round");
     assertThat(desk.said()).contains("Cannot read \"round\"; expected diameter x length");
+    // It has all the room beside the tools.
+    Region message = desk.lookup("#prove-message").query();
+    assertThat(message.getWidth()).isGreaterThan(350);
     assertThat(test(5).setUp().pipe()).isPresent();
     desk.enter("field-test-date", "yesterday");
     assertThat(desk.said()).contains("expected a day such as 2026-03-14");

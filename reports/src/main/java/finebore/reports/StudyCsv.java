@@ -159,7 +159,7 @@ public final class StudyCsv {
         String clear = solved.get().isClear() ? "clear" : "unclear";
         row(seat, "change", "solvedEven", step.liftMm(), solved.get().even(), "1", clear);
         row(seat, "change", "solvedTransport", step.liftMm(), solved.get().transport(), "1", clear);
-        if (solved.get().isFullAsked() && !Double.isNaN(solved.get().full())) {
+        if (!Double.isNaN(solved.get().full())) {
           row(seat, "change", "solvedFull", step.liftMm(), solved.get().full(), "1", clear);
         }
       }

@@ -61,6 +61,7 @@ public final class AirCurves extends Application {
           throat = throats.next();
           begun = System.nanoTime();
           even = 0;
+          both = 0;
           solved = 0;
           watch.compare(found, planned(job, place, found, throat), lifts, 3);
         }
