@@ -141,12 +141,12 @@ public enum ChangeKind {
   }
 
   private static List<Element> above(Seat seat) {
-    return seat.stack().elements().subList(0, seat.stack().sealing());
+    return seat.stack().elements().subList(0, seat.stack().sealingElement());
   }
 
   private static List<Element> below(Seat seat) {
     List<Element> all = seat.stack().elements();
-    return all.subList(seat.stack().sealing() + 1, all.size());
+    return all.subList(seat.stack().sealingElement() + 1, all.size());
   }
 
   private static boolean alike(List<? extends Element> a, List<? extends Element> b) {

@@ -89,6 +89,12 @@ public record Blend(Side side, double keepOffMm, double radiusMm) implements Ope
   }
 
   @Override
+  public Blend set(SettingValues v) {
+    return new Blend(
+        v.choice("side", Side.class), v.number("keepOffMm"), v.number("blendRadiusMm"));
+  }
+
+  @Override
   public void carryOut(Workpiece on) {
     Profile edge =
         new Profile(List.of(new Point(0, 500), new Point(1, 500)), List.of(Surface.of(side.trace)));

@@ -84,6 +84,15 @@ public record CutAngle(SingleTool tool, double angleDeg, double edgeDiameterMm, 
     return SETTINGS;
   }
 
+  @Override
+  public CutAngle set(SettingValues v) {
+    return new CutAngle(
+        v.choice("tool", SingleTool.class),
+        v.number("angleDeg"),
+        v.number("edgeDiameterMm"),
+        v.plunge());
+  }
+
   /** A stone or blade: its cone runs on inward as far as there is metal. */
   @Override
   public void carryOut(Workpiece on) {

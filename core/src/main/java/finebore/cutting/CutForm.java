@@ -53,6 +53,11 @@ public record CutForm(String cutter, OptionalDouble seatDiameterMm, Plunge plung
   }
 
   @Override
+  public CutForm set(SettingValues v) {
+    return new CutForm(v.text("cutter"), v.open("pointerMm"), v.plunge());
+  }
+
+  @Override
   public void carryOut(Workpiece on) {
     Form form =
         Form.of(

@@ -81,6 +81,12 @@ public record CutUnder(
   }
 
   @Override
+  public CutUnder set(SettingValues v) {
+    return new CutUnder(
+        v.number("leanDeg"), v.open("fromDiameterMm"), v.number("heightMm"), v.open("radiusMm"));
+  }
+
+  @Override
   public void carryOut(Workpiece on) {
     Profile wall = on.wall();
     double r = fromDiameterMm.orElseGet(() -> 2 * lastCutEnd(wall).r()) / 2;

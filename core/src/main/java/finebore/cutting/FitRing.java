@@ -66,6 +66,18 @@ public record FitRing(Ring ring) implements Operation {
   }
 
   @Override
+  public FitRing set(SettingValues v) {
+    return new FitRing(
+        new Ring(
+            v.number("ringOutsideMm"),
+            v.number("ringBoreMm"),
+            v.number("ringFloorMm"),
+            v.number("ringHeightMm"),
+            v.number("ringFitMm"),
+            v.text("ringMaterial")));
+  }
+
+  @Override
   public void carryOut(Workpiece on) {
     double far = 2 * on.wall().points().getFirst().r();
     if (ring.outsideDiameterMm() >= far) {

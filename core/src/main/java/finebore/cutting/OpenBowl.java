@@ -53,6 +53,11 @@ public record OpenBowl(OptionalDouble diameterMm, OptionalDouble depthMm) implem
   }
 
   @Override
+  public OpenBowl set(SettingValues v) {
+    return new OpenBowl(v.open("bowlMm"), v.open("reachedMm"));
+  }
+
+  @Override
   public void carryOut(Workpiece on) {
     double diameter = diameterMm.orElse(on.wanted().bowlDiameterMm());
     double throatZ = on.wantedThroatEndZ();

@@ -61,6 +61,11 @@ public record OpenThroat(OptionalDouble diameterMm, double taperDeg, OptionalDou
   }
 
   @Override
+  public OpenThroat set(SettingValues v) {
+    return new OpenThroat(v.open("throatMm"), v.number("taperDeg"), v.open("throatEndMm"));
+  }
+
+  @Override
   public void carryOut(Workpiece on) {
     double end = depthMm.orElseGet(on::throughThroatMm);
     double diameter = diameterMm.orElse(on.wanted().throatDiameterMm());

@@ -47,6 +47,13 @@ public sealed interface Operation extends Coded
   /** What can be set of it, in the order a machinist sets it. */
   List<OperationSetting<?>> settings();
 
+  /**
+   * The same kind of operation with all of its settings at once.
+   *
+   * @throws finebore.code.RuleViolation if they cannot be so together
+   */
+  Operation set(SettingValues values);
+
   /** Carries it out; throws a RuleViolation where that cannot be. */
   void carryOut(Workpiece on);
 

@@ -61,6 +61,12 @@ public record SweepChamber(double angleDeg, double reachDiameterMm, OptionalDoub
     return SETTINGS;
   }
 
+  @Override
+  public SweepChamber set(SettingValues v) {
+    return new SweepChamber(
+        v.number("sweepDeg"), v.number("reachDiameterMm"), v.open("startDiameterMm"));
+  }
+
   private static double topDiameterMm(Seat wanted) {
     Form top = Form.of(wanted.cuts(), wanted.sealing(), wanted.outsideDiameterMm());
     return 2 * top.points().getFirst().r();

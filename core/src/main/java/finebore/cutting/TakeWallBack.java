@@ -65,6 +65,11 @@ public record TakeWallBack(double fromClock, double toClock, double wallMm) impl
   }
 
   @Override
+  public TakeWallBack set(SettingValues v) {
+    return new TakeWallBack(v.number("fromClock"), v.number("toClock"), v.number("wallMm"));
+  }
+
+  @Override
   public void carryOut(Workpiece on) {
     on.shape(Workpiece.Stroke.byHand(this), (metal, isMean) -> metal);
   }

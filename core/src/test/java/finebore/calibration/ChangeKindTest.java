@@ -173,4 +173,27 @@ class ChangeKindTest {
       assertThat(all).isEqualTo(ChangeKind.spread(Set.of(ChangeKind.ANOTHER_SEAT), direction));
     }
   }
+
+  /**
+   * An arc above the sealing cut is one element and many chords: neither side mistakes the other.
+   */
+  @Test
+  void arcsOverTheSealingCutCountAsOneElement() {
+    List<Element> elements = new ArrayList<>(List.of(new Arc(15, 40, 3)));
+    elements.addAll(SEAT.cuts().subList(SEAT.sealing(), SEAT.cuts().size()));
+    Seat arced = SEAT.withCuts(elements, 1);
+    assertThat(of(arced)).containsExactly(ChangeKind.TOP_CUT);
+    List<Element> wider = new ArrayList<>(elements);
+    wider.set(2, ((Cut) elements.get(2)).withWidth(((Cut) elements.get(2)).widthMm() + 0.2));
+    assertThat(
+            ChangeKind.between(
+                new Pairing(arced, VALVE), new Pairing(SEAT.withCuts(wider, 1), VALVE)))
+        .containsExactly(ChangeKind.LOWER_CUT);
+    List<Element> narrower = new ArrayList<>(elements);
+    narrower.set(0, new Arc(20, 40, 3));
+    assertThat(
+            ChangeKind.between(
+                new Pairing(arced, VALVE), new Pairing(SEAT.withCuts(narrower, 1), VALVE)))
+        .containsExactly(ChangeKind.TOP_CUT);
+  }
 }

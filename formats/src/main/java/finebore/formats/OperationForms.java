@@ -4,6 +4,7 @@ import finebore.code.Coded;
 import finebore.cutting.Operation;
 import finebore.cutting.OperationSetting;
 import finebore.cutting.Plunge;
+import finebore.cutting.SettingValues;
 import finebore.formats.json.Definitions;
 import finebore.formats.json.Form;
 import finebore.formats.json.Forms;
@@ -14,11 +15,11 @@ import finebore.formats.json.UnionForm.Case;
 import finebore.job.Plan.PlannedStep;
 import finebore.quantity.Quantity;
 import finebore.quantity.Setting;
-import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Set;
-import java.util.function.BiFunction;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -74,10 +75,14 @@ final class OperationForms {
               new Case<>("depth", TO_DEPTH, p -> p instanceof Plunge.ToDepth),
               new Case<>("clean", UNTIL_CLEAN, p -> p instanceof Plunge.UntilClean)));
 
-  /** One kind of operation, by its settings. */
+  /** One kind of operation, by its settings: read all of them, then built whole. */
   private static final class KindForm extends RecordForm<Operation> {
     private final Operation usual;
-    private final List<BiFunction<Operation, Values, Operation>> set = new ArrayList<>();
+    private final Map<String, Field<Double>> numbers = new HashMap<>();
+    private final Map<String, Field<OptionalDouble>> open = new HashMap<>();
+    private final Map<String, Field<Coded>> choices = new HashMap<>();
+    private final Map<String, Field<String>> texts = new HashMap<>();
+    private final Map<String, Field<Plunge>> plunges = new HashMap<>();
 
     KindForm(Operation usual) {
       super("");
@@ -90,27 +95,22 @@ final class OperationForms {
         case OperationSetting.Number<?> number -> {
           Quantity quantity = number.setting().quantity();
           if (number.setting().empty() == Setting.Empty.NEVER) {
-            var field =
-                field(number.id(), Forms.number(quantity), o -> number.set(o).orElseThrow());
-            set.add((o, v) -> number.on(o, OptionalDouble.of(v.of(field))));
+            numbers.put(
+                number.id(),
+                field(number.id(), Forms.number(quantity), o -> number.set(o).orElseThrow()));
           } else {
-            var field = field(number.id(), Forms.figure(quantity), number::set);
-            set.add((o, v) -> number.on(o, v.of(field)));
+            open.put(number.id(), field(number.id(), Forms.figure(quantity), number::set));
           }
         }
         case OperationSetting.Choice<?, ?> choice -> {
           Coded[] values = choice.values().toArray(Coded[]::new);
-          var field = field(choice.id(), Forms.oneOf(values, KindForm::key), choice::value);
-          set.add((o, v) -> choice.on(o, v.of(field)));
+          choices.put(
+              choice.id(), field(choice.id(), Forms.oneOf(values, KindForm::key), choice::value));
         }
-        case OperationSetting.Text<?> text -> {
-          var field = field(text.id(), Forms.TEXT, text::value);
-          set.add((o, v) -> text.on(o, v.of(field)));
-        }
-        case OperationSetting.Depth<?> depth -> {
-          var field = field(depth.id(), PLUNGE, depth::value);
-          set.add((o, v) -> depth.on(o, v.of(field)));
-        }
+        case OperationSetting.Text<?> text ->
+            texts.put(text.id(), field(text.id(), Forms.TEXT, text::value));
+        case OperationSetting.Depth<?> depth ->
+            plunges.put(depth.id(), field(depth.id(), PLUNGE, depth::value));
       }
     }
 
@@ -121,11 +121,33 @@ final class OperationForms {
 
     @Override
     protected Operation of(Values v) {
-      Operation operation = usual;
-      for (BiFunction<Operation, Values, Operation> one : set) {
-        operation = one.apply(operation, v);
-      }
-      return operation;
+      return usual.set(
+          new SettingValues() {
+            @Override
+            public double number(String id) {
+              return v.of(numbers.get(id));
+            }
+
+            @Override
+            public OptionalDouble open(String id) {
+              return v.of(KindForm.this.open.get(id));
+            }
+
+            @Override
+            public <C> C choice(String id, Class<C> of) {
+              return of.cast(v.of(choices.get(id)));
+            }
+
+            @Override
+            public String text(String id) {
+              return v.of(texts.get(id));
+            }
+
+            @Override
+            public Plunge plunge() {
+              return v.of(plunges.get("plunge"));
+            }
+          });
     }
   }
 

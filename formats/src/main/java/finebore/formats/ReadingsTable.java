@@ -5,6 +5,7 @@ import finebore.code.Message;
 import finebore.code.RuleViolation;
 import finebore.code.Term;
 import finebore.found.Measure;
+import finebore.job.Engine.SeatPlace;
 import finebore.job.Head;
 import finebore.job.Job;
 import finebore.quantity.Quantity;
@@ -22,9 +23,11 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
@@ -44,13 +47,21 @@ public final class ReadingsTable {
 
   private ReadingsTable() {}
 
-  /** Every reading that counts; what was corrected is left out. */
+  /**
+   * Every reading that counts, of the seats that the head has; what was corrected is left out, and
+   * so is what was read of a seat before the engine was given another layout.
+   */
   public static String csv(Job job) {
+    Set<String> seats =
+        job.engine().seats().stream().map(SeatPlace::label).collect(Collectors.toSet());
     StringBuilder out = new StringBuilder();
     CSVFormat format = CSVFormat.DEFAULT.builder().setRecordSeparator("\n").get();
     try (CSVPrinter printer = new CSVPrinter(out, format)) {
       printer.printRecord(HEADINGS);
       for (var seat : new TreeMap<>(job.head().readings()).entrySet()) {
+        if (!seats.contains(seat.getKey())) {
+          continue;
+        }
         for (Measure measure : Measure.values()) {
           OptionalDouble value = seat.getValue().value(measure);
           if (value.isPresent()) {
@@ -69,6 +80,7 @@ public final class ReadingsTable {
       }
       for (WorkEntry entry : job.log().entries()) {
         if (entry.taken().isPresent()
+            && seats.contains(entry.seat())
             && job.log()
                 .entry(entry.seat(), entry.taken().get().what())
                 .equals(Optional.of(entry))) {
