@@ -25,7 +25,7 @@ if "%~1"=="test" (
 )
 
 set "FRESH="
-if exist "%STAMP%" for /f %%N in ('powershell -NoProfile -Command "$t=(Get-Item -LiteralPath '%STAMP%').LastWriteTime; @(Get-ChildItem -Recurse -File '%HERE%core\src\main','%HERE%formats\src\main','%HERE%instruments\src\main','%HERE%cli\src\main','%HERE%desk\src\main','%HERE%pom.xml' | Where-Object LastWriteTime -gt $t).Count"') do if "%%N"=="0" set "FRESH=1"
+if exist "%STAMP%" for /f %%N in ('powershell -NoProfile -Command "$t=(Get-Item -LiteralPath '%STAMP%').LastWriteTime; @(Get-ChildItem -Recurse -File '%HERE%core\src\main','%HERE%formats\src\main','%HERE%words\src\main','%HERE%reports\src\main','%HERE%instruments\src\main','%HERE%cli\src\main','%HERE%desk\src\main','%HERE%pom.xml' | Where-Object LastWriteTime -gt $t).Count"') do if "%%N"=="0" set "FRESH=1"
 if not defined FRESH (
   where mvn >nul 2>nul || (echo finebore: needs Apache Maven 3.8 or newer and found no mvn in the PATH. 1>&2 & exit /b 3)
   echo finebore: building, which takes a minute the first time ... 1>&2

@@ -27,6 +27,7 @@ module finebore.core {
   exports finebore.study;
   exports finebore.calibration;
   exports finebore.planning;
+  exports finebore.space;
   exports finebore.room;
   exports finebore.crank;
   exports finebore.rules;

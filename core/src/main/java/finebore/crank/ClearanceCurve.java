@@ -1,5 +1,6 @@
 package finebore.crank;
 
+import finebore.space.Nearest;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;

@@ -1,6 +1,8 @@
 package finebore.crank;
 
+import finebore.space.ValveHead;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * A piston of a flat crown, with a pocket for a valve.
@@ -18,8 +20,15 @@ public record Piston(SliderCrank crank, double topMm, Optional<Pocket> pocket) {
    * @param depthMm from the crown to the floor in the middle
    * @param radiusMm of the pocket; infinite where nobody measured it
    * @param angleDeg lean of its floor, the way the valve leans
+   * @param wallDeg lean of its wall from upright, the way the valve leans; empty along the valve
    */
-  public record Pocket(double depthMm, double radiusMm, double angleDeg) {}
+  public record Pocket(double depthMm, double radiusMm, double angleDeg, OptionalDouble wallDeg) {}
+
+  /**
+   * Further from the crown than this a pocket in it is not looked at: nothing of it is nearer, and
+   * the crown alone tells how far.
+   */
+  private static final double FAR_MM = 25;
 
   /** From the head face to the crown, mm. */
   public double crownMm(double crankDeg) {
@@ -44,16 +53,17 @@ public record Piston(SliderCrank crank, double topMm, Optional<Pocket> pocket) {
       return toCrown;
     }
     Pocket in = pocket.get();
-    double floor = Math.toRadians(in.angleDeg());
     double middle = topMm * Math.tan(lean);
-    double toFloor =
-        (middle - out * Math.sin(lean)) * Math.sin(floor)
-            + (crown + in.depthMm() - out * Math.cos(lean)) * Math.cos(floor)
-            - valve.radiusMm() * Math.abs(Math.sin(lean - floor));
-    // The piston goes straight down, the valve along its axis: they shift against each other.
-    double shift = (crown - topMm) * Math.sin(lean);
-    double beside = in.radiusMm() - valve.radiusMm() - Math.abs(shift);
-    double toRim = beside < 0 ? toCrown : Math.hypot(Math.max(0, toCrown), beside);
-    return Math.min(toFloor, toRim);
+    if (Double.isInfinite(in.radiusMm())) {
+      double floor = Math.toRadians(in.angleDeg());
+      return (middle - out * Math.sin(lean)) * Math.sin(floor)
+          + (crown + in.depthMm() - out * Math.cos(lean)) * Math.cos(floor)
+          - valve.radiusMm() * Math.abs(Math.sin(lean - floor));
+    }
+    if (toCrown > FAR_MM) {
+      return toCrown;
+    }
+    double wall = in.wallDeg().isPresent() ? Math.toRadians(in.wallDeg().getAsDouble()) : lean;
+    return new PocketedPiston(crown, middle, in, wall).clearanceMm(valve, liftMm);
   }
 }

@@ -103,10 +103,13 @@ public record CutAngle(SingleTool tool, double angleDeg, double edgeDiameterMm, 
     Form form = Form.of(List.of(whole), 0, edgeDiameterMm);
     Form band = Form.of(List.of(whole.withWidth(bandMm(on))), 0, edgeDiameterMm);
     CleanUp clean = CleanUp.of(band, on.walls());
-    double meets = -Workpiece.topAt(on.wall(), r);
-    double depth = on.depth(plunge, clean, meets);
+    double planned = on.plannedMm(angleDeg, r).orElseGet(() -> -Workpiece.topAt(on.wall(), r));
+    double depth = on.depth(plunge, clean, planned);
+    // Its cone runs on; what is asked of it is the plan's cut.
     on.cut(
-        Workpiece.Stroke.of(this, depth).with(clean).with(List.of(whole)),
+        Workpiece.Stroke.of(this, depth)
+            .with(clean)
+            .with(List.of(whole.withWidth(Math.min(whole.widthMm(), bandMm(on))))),
         Tool.plunged(form.at(depth), on.surfaces(List.of(whole))));
   }
 

@@ -14,6 +14,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.IntFunction;
 
 /**
  * A sequence of operations carried out on the metal as found: each takes away what its tool sweeps
@@ -108,6 +109,12 @@ public record Cutting(FoundSeat found, Seat wanted, List<Side> sides, List<Step>
       sides = List.copyOf(sides);
     }
 
+    /** With another volume that went: of what lies outside the seat's section. */
+    Step withRemovedMm3(double mm3) {
+      return new Step(
+          operation, depthMm, cleanUp, cameIn, hangsUpMm, mm3, addedMm3, sides, problem);
+    }
+
     private Step with(Operation changed) {
       return new Step(
           changed, depthMm, cleanUp, cameIn, hangsUpMm, removedMm3, addedMm3, sides, problem);
@@ -186,6 +193,21 @@ public record Cutting(FoundSeat found, Seat wanted, List<Side> sides, List<Step>
   /** The seat that the first operations leave. */
   public SeatSection after(int count) {
     return LeftSeat.of(found.seat(), wanted, metalAfter(count), steps.subList(0, count));
+  }
+
+  /**
+   * With the volumes that operations take of a chamber's wall, which is in no seat's section.
+   *
+   * @param byPlace mm3 of the operation at a place; empty where the section tells it
+   */
+  public Cutting withWallVolumes(IntFunction<OptionalDouble> byPlace) {
+    List<Step> told = new ArrayList<>();
+    for (int k = 0; k < steps.size(); k++) {
+      OptionalDouble volume = byPlace.apply(k);
+      told.add(
+          volume.isPresent() ? steps.get(k).withRemovedMm3(volume.getAsDouble()) : steps.get(k));
+    }
+    return new Cutting(found, wanted, sides, told);
   }
 
   /** Volume that all operations take, less what rings put in, mm3. */

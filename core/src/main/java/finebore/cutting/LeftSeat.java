@@ -32,7 +32,7 @@ final class LeftSeat {
 
   private LeftSeat() {}
 
-  private record Asked(int id, Cut cut) {}
+  private record Asked(int id, Cut cut, boolean isUndercut) {}
 
   static SeatSection of(Seat found, Seat wanted, Metal metal, List<Step> steps) {
     int sealing = sealingIn(wanted, steps, found);
@@ -57,7 +57,12 @@ final class LeftSeat {
     }
     List<ShownCut> shown = new ArrayList<>();
     for (int k = 0; k < asked.size(); k++) {
-      shown.add(new ShownCut(k, asked.get(k).cut(), Cutting.shownMm(wall, asked.get(k).id())));
+      shown.add(
+          new ShownCut(
+              k,
+              asked.get(k).cut(),
+              Cutting.shownMm(wall, asked.get(k).id()),
+              asked.get(k).isUndercut()));
     }
     Profile named = new Profile(wall.points(), surfaces);
     List<Cut> cuts = asked.stream().map(Asked::cut).toList();
@@ -102,12 +107,12 @@ final class LeftSeat {
     List<Asked> inSteps = new ArrayList<>();
     if (!fresh) {
       for (int k = 0; k < found.cuts().size(); k++) {
-        inSteps.add(new Asked(k, found.cuts().get(k)));
+        inSteps.add(new Asked(k, found.cuts().get(k), false));
       }
     }
     for (Step step : steps) {
       for (CameIn came : step.cameIn()) {
-        inSteps.add(new Asked(came.id(), came.cut()));
+        inSteps.add(new Asked(came.id(), came.cut(), step.operation() instanceof CutUnder));
       }
     }
     List<Asked> ordered = new ArrayList<>();

@@ -4,6 +4,7 @@ import finebore.section.Point;
 import finebore.section.Profile;
 import finebore.section.Surface;
 import finebore.section.Surface.Part;
+import finebore.section.Surface.Trace;
 import finebore.section.Tolerance;
 import java.util.ArrayList;
 import java.util.List;
@@ -29,6 +30,15 @@ public record LeftoverEdge(
 
   /** Turns smaller than this lead the air on, degrees. */
   private static final double SHARP_DEG = 5;
+
+  /** A hand leads a blend out into what it meets; a turn smaller than this there is none. */
+  private static final double BLENDED_DEG = 12;
+
+  /** Whether a blend lies on either side of where a stretch begins. */
+  private static boolean isBlended(Profile wall, int k) {
+    return wall.surfaces().get(k).trace() == Trace.BLEND_BELOW
+        || wall.surfaces().get(k - 1).trace() == Trace.BLEND_BELOW;
+  }
 
   /** What stands about the sealing cut of a wall, from the seat outward and then inward. */
   public static List<LeftoverEdge> of(Profile exact, int sealingCut) {
@@ -69,7 +79,7 @@ public record LeftoverEdge(
         break;
       }
       double turn = slope(wall, k - 1) - slope(wall, k);
-      if (turn > SHARP_DEG) {
+      if (turn > (isBlended(wall, k) ? BLENDED_DEG : SHARP_DEG)) {
         int end = k;
         double flattest = turn;
         while (end < wall.segmentCount() - 1

@@ -154,6 +154,24 @@ final class Workpiece {
     return wall.points().get(wall.segmentCount() - 1).z();
   }
 
+  /**
+   * Depth at which a cone of an angle lies in the line of the wanted seat's cut of that angle, told
+   * at a radius; empty where the wanted seat has none.
+   */
+  OptionalDouble plannedMm(double angleDeg, double r) {
+    List<Cut> cuts = wanted.cuts();
+    Form form = Form.of(cuts, wanted.sealing(), wanted.outsideDiameterMm());
+    List<Point> points = form.at(wanted.depthMm());
+    for (int k = 0; k < cuts.size(); k++) {
+      if (Math.abs(cuts.get(k).angleDeg() - angleDeg) < LeftSeat.SAME_ANGLE_DEG) {
+        Point from = points.get(k);
+        return OptionalDouble.of(
+            -from.z() + (from.r() - r) * Math.tan(Math.toRadians(cuts.get(k).angleDeg())));
+      }
+    }
+    return OptionalDouble.empty();
+  }
+
   /** Whether metal stands above a form's nose, within it, on any side. */
   boolean standsWithin(Point nose) {
     return sides.stream()

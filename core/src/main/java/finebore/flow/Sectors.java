@@ -15,13 +15,21 @@ public record Sectors(List<Sector> sectors) {
   /** The same all round, as in a calculation without a port bend. */
   public static final Sectors EVEN = new Sectors(List.of(new Sector("allRound", 1, 1)));
 
+  /** Discharge round a good seat on the long side of a port; common practice, no source. */
+  public static final double LONG_SIDE = 0.72;
+
+  /** The same on the short side; common practice, no source. */
+  public static final double SHORT_SIDE = 0.65;
+
   /**
    * A bent port: the long side discharges 0.72 where the short side does 0.65; half the circle
    * each. Common practice, no source.
    */
   public static final Sectors BENT_PORT =
       new Sectors(
-          List.of(new Sector("longSide", 0.5, 1), new Sector("shortSide", 0.5, 0.65 / 0.72)));
+          List.of(
+              new Sector("longSide", 0.5, 1),
+              new Sector("shortSide", 0.5, SHORT_SIDE / LONG_SIDE)));
 
   /** One part of the circle: its name, its share, and its discharge relative to the freest. */
   public record Sector(String name, double share, double relative) {

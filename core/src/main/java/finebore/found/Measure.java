@@ -44,6 +44,7 @@ public enum Measure implements Coded {
   AXIS_ACROSS("axisAcross", Quantity.AXIS_ACROSS),
   LEAN_ALONG("leanAlong", Quantity.LEAN_ALONG),
   LEAN_ACROSS("leanAcross", Quantity.LEAN_ACROSS),
+  PORT_CLOCK("portClock", Quantity.PORT_CLOCK),
   GAP_TO_BORE("gapToBore", Quantity.GAP_TO_BORE),
   EDGE_TO_INTAKE_A("edgeToIntakeA", Quantity.EDGE_TO_EDGE, Rows.DISTANCES),
   EDGE_TO_INTAKE_B("edgeToIntakeB", Quantity.EDGE_TO_EDGE, Rows.DISTANCES),

@@ -4,6 +4,7 @@ import finebore.job.Engine;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.HeadLayout;
 import finebore.job.Job;
+import finebore.job.Lean;
 import finebore.planning.SeatPlaces;
 import finebore.planning.SeatRoom;
 import finebore.planning.UsualPlace;
@@ -12,10 +13,14 @@ import finebore.room.AxisPlace;
 import finebore.room.ChamberOutline;
 import finebore.room.ChamberWall;
 import finebore.room.Room;
+import finebore.space.Rim;
+import finebore.space.ValveHead;
+import finebore.valve.Valve;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.IntToDoubleFunction;
+import java.util.stream.IntStream;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
@@ -66,14 +71,27 @@ public record HeadPlan(List<Bore> bores, List<ValvePlace> valves) {
   }
 
   /**
-   * A valve.
+   * A valve, shut.
    *
+   * @param axis where its axis meets the head face
+   * @param centre the middle of its head, which a leaning axis carries aside
+   * @param rim the edge of its head that is seen, as planned
    * @param headMm diameter of its head as planned
    * @param throatMm throat as found
    * @param tiltDeg lean of its guide, positive toward the exhaust side
    */
   public record ValvePlace(
-      SeatPlace place, Spot centre, double headMm, double throatMm, double tiltDeg) {}
+      SeatPlace place,
+      Spot axis,
+      Spot centre,
+      List<Spot> rim,
+      double headMm,
+      double throatMm,
+      double tiltDeg) {
+    public ValvePlace {
+      rim = List.copyOf(rim);
+    }
+  }
 
   /** Room between two heads that stand side by side, in bores. */
   private static final double BETWEEN_HEADS = 1.5;
@@ -188,7 +206,11 @@ public record HeadPlan(List<Bore> bores, List<ValvePlace> valves) {
     GeometryFactory factory = new GeometryFactory();
     Geometry discs = disc(factory, plug, layout.plugMm() / 2 + ROUND_PLUG_MM);
     for (ValvePlace valve : valves) {
-      discs = discs.union(disc(factory, valve.centre(), valve.headMm() / 2 + UsualPlace.APART_MM));
+      Coordinate[] rim =
+          valve.rim().stream().map(p -> new Coordinate(p.x(), p.y())).toArray(Coordinate[]::new);
+      discs =
+          discs.union(
+              factory.createMultiPointFromCoords(rim).convexHull().buffer(UsualPlace.APART_MM));
     }
     return spots(discs.convexHull());
   }
@@ -200,11 +222,33 @@ public record HeadPlan(List<Bore> bores, List<ValvePlace> valves) {
   private static ValvePlace valve(Job job, SeatPlace place, Spot bore) {
     AxisPlace axis =
         SeatPlaces.of(job, place.cylinder()).at(place).orElseGet(() -> UsualPlace.of(job, place));
+    Lean lean = job.leanOf(place);
+    Valve valve = job.planOf(place).wanted().valve();
+    Rim seen =
+        new ValveHead(
+                axis.alongMm(),
+                axis.acrossMm(),
+                lean.alongDeg(),
+                lean.acrossDeg(),
+                valve.headDiameterMm() / 2,
+                SeatRoom.shutMm(job, place),
+                valve.marginMm())
+            .seen();
     return new ValvePlace(
         place,
         bore.plus(axis.alongMm(), axis.acrossMm()),
-        job.planOf(place).wanted().valve().headDiameterMm(),
+        bore.plus(seen.alongMm(), seen.acrossMm()),
+        outline(seen, bore),
+        valve.headDiameterMm(),
         job.group(place.port()).found().seat().throatDiameterMm(),
-        job.leanOf(place).acrossDeg());
+        lean.acrossDeg());
+  }
+
+  /** An edge in space as it is seen from the chamber: an ellipse where it leans. */
+  public static List<Spot> outline(Rim rim, Spot bore) {
+    return IntStream.range(0, Around.DIRECTIONS)
+        .mapToObj(d -> rim.toward(Around.angleRad(d)))
+        .map(p -> bore.plus(p.alongMm(), p.acrossMm()))
+        .toList();
   }
 }

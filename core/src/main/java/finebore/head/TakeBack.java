@@ -6,13 +6,17 @@ import finebore.job.Job;
 import finebore.planning.RoomAtLift;
 import finebore.planning.SeatOutcome;
 import finebore.planning.SeatRoom;
+import finebore.room.Around;
 import finebore.room.ChamberWall;
 import finebore.room.Room;
 import finebore.room.WallBack;
+import finebore.space.ValveHead;
 import finebore.study.SeatFit;
 import java.util.List;
+import java.util.NavigableMap;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.TreeMap;
 import java.util.function.ToDoubleFunction;
 
 /**
@@ -36,14 +40,23 @@ public record TakeBack(
   /**
    * One valve.
    *
-   * @param edgeMm radius of its head as planned
+   * @param head as planned, on its seat as found
    * @param depthMm of the chamber beside it
    * @param back by direction; empty where its wall was not measured
    */
   public record OfSeat(
-      SeatPlace place, Room room, double edgeMm, double depthMm, List<WallBack> back) {
+      SeatPlace place, Room room, ValveHead head, double depthMm, List<WallBack> back) {
     public OfSeat {
       back = List.copyOf(back);
+    }
+
+    /** The wall as far back as is wanted; only where it was measured. */
+    public ChamberWall wanted() {
+      NavigableMap<Double, Double> to = new TreeMap<>();
+      for (int d = 0; d < back.size(); d++) {
+        to.put(Around.hour(d), targetMm(back.get(d)));
+      }
+      return room.chamber().orElseThrow().withFromAxis(to);
     }
 
     private List<Spot> outline(ToDoubleFunction<WallBack> fromAxis) {
@@ -77,7 +90,10 @@ public record TakeBack(
     return new OfSeat(
         place,
         room,
-        fit.pairing().valve().headDiameterMm() / 2,
+        room.head(
+            fit.pairing().valve().headDiameterMm() / 2,
+            SeatRoom.shutMm(job, place),
+            fit.pairing().valve().marginMm()),
         room.chamber().map(ChamberWall::meanDepthMm).orElseGet(() -> SeatRoom.depthMm(job, place)),
         RoomAtLift.of(job, place, room, fit, liftMm).map(RoomAtLift::back).orElse(List.of()));
   }

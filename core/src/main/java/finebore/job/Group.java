@@ -157,7 +157,12 @@ public record Group(
               "pocketAngleDeg",
               Quantity.POCKET_ANGLE,
               PistonSide::pocketAngleDeg,
-              PistonSide::withPocketAngleDeg));
+              PistonSide::withPocketAngleDeg),
+          side(
+              "pocketWallDeg",
+              Quantity.POCKET_WALL,
+              PistonSide::pocketWallDeg,
+              PistonSide::withPocketWallDeg));
 
   private static Setting<Group> side(
       String id,

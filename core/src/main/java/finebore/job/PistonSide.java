@@ -13,6 +13,7 @@ import java.util.OptionalDouble;
  * @param pocketDepthMm from the crown to the floor of the piston's pocket, under the valve's axis
  * @param pocketRadiusMm of the pocket
  * @param pocketAngleDeg lean of its floor, the way the valve leans
+ * @param pocketWallDeg lean of its wall, the way the valve leans; along the valve where not known
  */
 @RecordBuilder
 public record PistonSide(
@@ -20,11 +21,13 @@ public record PistonSide(
     OptionalDouble lashMm,
     OptionalDouble pocketDepthMm,
     OptionalDouble pocketRadiusMm,
-    OptionalDouble pocketAngleDeg)
+    OptionalDouble pocketAngleDeg,
+    OptionalDouble pocketWallDeg)
     implements PistonSideBuilder.With {
 
   public static final PistonSide UNKNOWN =
       new PistonSide(
+          OptionalDouble.empty(),
           OptionalDouble.empty(),
           OptionalDouble.empty(),
           OptionalDouble.empty(),
@@ -37,5 +40,22 @@ public record PistonSide(
     Quantity.POCKET_DEPTH.check(pocketDepthMm);
     Quantity.POCKET_RADIUS.check(pocketRadiusMm);
     Quantity.POCKET_ANGLE.check(pocketAngleDeg);
+    Quantity.POCKET_WALL.check(pocketWallDeg);
+  }
+
+  /** With a pocket of whose wall nobody has said how it leans. */
+  public PistonSide(
+      OptionalDouble camCentreDeg,
+      OptionalDouble lashMm,
+      OptionalDouble pocketDepthMm,
+      OptionalDouble pocketRadiusMm,
+      OptionalDouble pocketAngleDeg) {
+    this(
+        camCentreDeg,
+        lashMm,
+        pocketDepthMm,
+        pocketRadiusMm,
+        pocketAngleDeg,
+        OptionalDouble.empty());
   }
 }

@@ -10,6 +10,7 @@ import finebore.cutting.FitRing;
 import finebore.cutting.Operation;
 import finebore.cutting.OperationSetting;
 import finebore.cutting.Plunge;
+import finebore.cutting.TakeWallBack;
 import finebore.finding.Subject;
 import finebore.seat.Cut;
 import finebore.seat.CutStack;
@@ -125,6 +126,12 @@ public record CutSheet(GroupOutcome group, List<Step> steps) {
     lines.add(each(done, Message.of("sheet.pastCleanUp"), s -> length(pastMm(s))));
     lines.addAll(cameIn(group, done));
     lines.add(each(done, Message.of("sheet.removes"), CutSheet::removed));
+    if (operation instanceof TakeWallBack taken) {
+      lines.add(
+          new Line(
+              Message.of("sheet.wallRule"),
+              group.seats().stream().map(s -> length(WallsTaken.ruleMm(s.cut(), taken))).toList()));
+    }
     lines.removeIf(line -> line.perSeat().stream().allMatch(Optional::isEmpty));
     return new Step(
         place + 1,

@@ -3,6 +3,7 @@ package finebore.planning;
 import finebore.cutting.CutForm;
 import finebore.cutting.Cutting;
 import finebore.cutting.LeftoverEdge;
+import finebore.cutting.TakeWallBack;
 import finebore.found.FoundSeat;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
@@ -78,7 +79,7 @@ public record CutStudy(
     if (sameMetal.isPresent()) {
       return withJob(job)
           .withPlan(plan)
-          .withCutting(sameMetal.get())
+          .withCutting(walled(job, place, plan, sameMetal.get()))
           .withTwinsMm3(OptionalDouble.empty());
     }
     return of(job, place, plan, metal, foundValve, foundRestMm, strangersMm3);
@@ -110,7 +111,8 @@ public record CutStudy(
       Valve foundValve,
       OptionalDouble foundRestMm,
       double strangersMm3) {
-    Cutting cutting = Cutting.of(metal, plan.wanted().seat(), plan.operations());
+    Cutting cutting =
+        walled(job, place, plan, Cutting.of(metal, plan.wanted().seat(), plan.operations()));
     return new CutStudy(
         job,
         place,
@@ -123,6 +125,12 @@ public record CutStudy(
         MetalLeft.of(cutting),
         strangersMm3,
         OptionalDouble.empty());
+  }
+
+  private static Cutting walled(Job job, SeatPlace place, Plan plan, Cutting cutting) {
+    return plan.operations().stream().noneMatch(TakeWallBack.class::isInstance)
+        ? cutting
+        : cutting.withWallVolumes(k -> WallsTaken.volumeMm3(job, place, plan, k));
   }
 
   /** The last form cut that could be made, if there is one. */

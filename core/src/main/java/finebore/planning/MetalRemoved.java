@@ -12,6 +12,11 @@ final class MetalRemoved implements PlanReading {
   }
 
   @Override
+  public boolean hangsOnWalls() {
+    return true;
+  }
+
+  @Override
   public OptionalDouble of(CutStudy cut) {
     return OptionalDouble.of(cut.cutting().removedMm3());
   }

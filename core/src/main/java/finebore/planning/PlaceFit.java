@@ -1,5 +1,6 @@
 package finebore.planning;
 
+import finebore.space.Rim;
 import java.util.List;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
@@ -47,16 +48,15 @@ record PlaceFit(double[] start, List<Integer> free, List<Read> read) {
   }
 
   /**
-   * A distance between two places, or of one from the bore's centre, times a factor and so much
-   * more.
+   * A distance between two places, or of one from the bore's centre.
    *
    * @param valve whose coordinates it begins at
    * @param other whose it ends at; below 0 for the bore's centre
    * @param alongMm what lies aside of the first place against the second, along
    * @param acrossMm the same across
+   * @param heightMm how much higher it lies
    */
-  record Distance(
-      int valve, int other, double alongMm, double acrossMm, double times, double moreMm)
+  record Distance(int valve, int other, double alongMm, double acrossMm, double heightMm)
       implements Way {
 
     private double along(double[] p) {
@@ -70,23 +70,78 @@ record PlaceFit(double[] start, List<Integer> free, List<Read> read) {
     private double far(double[] p) {
       double along = along(p);
       double across = across(p);
-      return Math.sqrt(along * along + across * across);
+      return Math.sqrt(along * along + across * across + heightMm * heightMm);
     }
 
     @Override
     public double at(double[] p) {
-      return moreMm + times * far(p);
+      return far(p);
     }
 
     @Override
     public void slopes(double[] p, double[] into) {
       double far = Math.max(SAME_PLACE_MM, far(p));
-      into[2 * valve] = times * along(p) / far;
-      into[2 * valve + 1] = times * across(p) / far;
+      into[2 * valve] = along(p) / far;
+      into[2 * valve + 1] = across(p) / far;
       if (other >= 0) {
         into[2 * other] = -into[2 * valve];
         into[2 * other + 1] = -into[2 * valve + 1];
       }
+    }
+  }
+
+  /**
+   * From the edge of a head to the bore's wall, seen along the bore.
+   *
+   * @param rim of the head whose axis meets the face at the bore's centre
+   */
+  record EdgeToBore(int valve, Rim rim, double boreMm) implements Way {
+
+    private Rim there(double[] p) {
+      return rim.at(rim.alongMm() + p[2 * valve], rim.acrossMm() + p[2 * valve + 1]);
+    }
+
+    @Override
+    public double at(double[] p) {
+      return boreMm / 2 - there(p).farthestMm();
+    }
+
+    @Override
+    public void slopes(double[] p, double[] into) {
+      Rim there = there(p);
+      Rim.Place far = there.toward(there.farthestRad());
+      double out = Math.max(SAME_PLACE_MM, Math.hypot(far.alongMm(), far.acrossMm()));
+      into[2 * valve] = -far.alongMm() / out;
+      into[2 * valve + 1] = -far.acrossMm() / out;
+    }
+  }
+
+  /** Between the edges of two heads, the shortest way, as a caliper finds it. */
+  record EdgeToEdge(int valve, int other, Rim rim, Rim others) implements Way {
+
+    private Rim.Between between(double[] p) {
+      return rim.at(rim.alongMm() + p[2 * valve], rim.acrossMm() + p[2 * valve + 1])
+          .to(others.at(others.alongMm() + p[2 * other], others.acrossMm() + p[2 * other + 1]));
+    }
+
+    @Override
+    public double at(double[] p) {
+      return between(p).mm();
+    }
+
+    @Override
+    public void slopes(double[] p, double[] into) {
+      Rim.Between between = between(p);
+      double x = between.here().alongMm() - between.there().alongMm();
+      double y = between.here().acrossMm() - between.there().acrossMm();
+      double z = between.here().heightMm() - between.there().heightMm();
+      double far = Math.max(SAME_PLACE_MM, Math.sqrt(x * x + y * y + z * z));
+      // Where they overlap in plan, nearer is further into each other.
+      double turned = between.mm() < 0 ? -1 : 1;
+      into[2 * valve] = turned * x / far;
+      into[2 * valve + 1] = turned * y / far;
+      into[2 * other] = -into[2 * valve];
+      into[2 * other + 1] = -into[2 * valve + 1];
     }
   }
 

@@ -4,6 +4,8 @@ import finebore.cutting.Cutting;
 import finebore.cutting.SectionDifference;
 import finebore.flow.Calibration;
 import finebore.flow.FlowChange;
+import finebore.flow.Loss;
+import finebore.flow.field.AirChange;
 import finebore.flow.field.KnownAir;
 import finebore.found.FoundSeat;
 import finebore.job.Engine.SeatPlace;
@@ -102,6 +104,30 @@ public record PlanStudy(
   /** What solved air says of it. */
   public SolvedChange solved(KnownAir air) {
     return SolvedChange.of(found, finished, cut().job().test().liftsMm(), air);
+  }
+
+  /**
+   * What of its change at a lift comes of the walls alone, by the estimate: how they cost is a
+   * choice, held against no bench.
+   */
+  public AirChange.WallPart wallPart(double liftMm) {
+    if (found.seated().isEmpty() || finished.seated().isEmpty()) {
+      return AirChange.WallPart.NONE;
+    }
+    AirChange.Walls walls = SolvedChange.walls(found, finished, liftMm);
+    return walls.change()
+        ? AirChange.part(
+            seatMm2(found, liftMm), seatMm2(finished, liftMm), found.portPerMm4(), walls)
+        : AirChange.WallPart.NONE;
+  }
+
+  /** Seat and valve alone, as the losses have it. */
+  private static double seatMm2(SeatStudy study, double liftMm) {
+    return study.lossesAt(liftMm).parts().stream()
+        .filter(l -> l.cause() == Loss.Cause.SEAT)
+        .mapToDouble(l -> 1 / Math.sqrt(l.resistancePerMm4()))
+        .findFirst()
+        .orElseThrow();
   }
 
   /** The change against found in which what is solved counts. */

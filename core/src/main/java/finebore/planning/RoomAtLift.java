@@ -1,7 +1,6 @@
 package finebore.planning;
 
 import finebore.cutting.TakeWallBack;
-import finebore.flow.Direction;
 import finebore.flow.Gate;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
@@ -132,10 +131,9 @@ public record RoomAtLift(
 
   private static RoomAtLift of(
       Job job, SeatPlace place, Room room, SeatFit fit, double liftMm, double heightMm) {
-    Direction direction = place.port().direction();
     double edge = fit.pairing().valve().headDiameterMm() / 2;
     double gate = Gate.between(fit.seat().profile(), fit.valveAt(liftMm)).areaMm2();
-    Shroud shroud = Shroud.of(room, edge, heightMm, gate, direction);
+    Shroud shroud = Shroud.of(room, edge, heightMm, gate);
     if (room.chamber().isEmpty()) {
       return new RoomAtLift(edge, heightMm, shroud, List.of(), OptionalDouble.empty());
     }
@@ -144,8 +142,7 @@ public record RoomAtLift(
         edge,
         heightMm,
         shroud,
-        WallBack.of(room, edge, heightMm, gate, direction, WallLimits.of(job, place, room)),
-        OptionalDouble.of(
-            Shroud.of(further, edge, heightMm, gate, direction).share() / shroud.share() - 1));
+        WallBack.of(room, edge, heightMm, gate, WallLimits.of(job, place, room)),
+        OptionalDouble.of(Shroud.of(further, edge, heightMm, gate).share() / shroud.share() - 1));
   }
 }

@@ -3,7 +3,6 @@ package finebore.planning;
 import finebore.crank.ClearanceCurve;
 import finebore.crank.Piston;
 import finebore.crank.SliderCrank;
-import finebore.crank.ValveHead;
 import finebore.crank.ValveMotion;
 import finebore.found.Measure;
 import finebore.job.Engine.SeatPlace;
@@ -13,6 +12,7 @@ import finebore.job.Lean;
 import finebore.job.PistonSide;
 import finebore.job.Pistons;
 import finebore.job.Port;
+import finebore.space.ValveHead;
 import finebore.valve.Valve;
 import java.util.Comparator;
 import java.util.List;
@@ -165,7 +165,8 @@ public record SeatClearance(
             new Piston.Pocket(
                 side.pocketDepthMm().getAsDouble(),
                 side.pocketRadiusMm().orElse(Double.POSITIVE_INFINITY),
-                side.pocketAngleDeg().orElse(0)))
+                side.pocketAngleDeg().orElse(0),
+                side.pocketWallDeg()))
         : Optional.empty();
   }
 

@@ -7,6 +7,9 @@ import finebore.job.Job;
 import finebore.job.Lean;
 import finebore.job.Port;
 import finebore.room.AxisPlace;
+import finebore.space.Rim;
+import finebore.space.ValveHead;
+import finebore.valve.Valve;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -48,9 +51,9 @@ public final class SeatPlaces {
 
   private final Job job;
   private final List<SeatPlace> seats;
-  private final double[] edges;
-  private final double[] asideAlong;
-  private final double[] asideAcross;
+
+  /** The edge of each head that is seen, shut, its axis at the bore's centre. */
+  private final Rim[] seen;
 
   /** Along and across of each seat in turn. */
   private final double[] drawn;
@@ -68,9 +71,7 @@ public final class SeatPlaces {
     this.job = job;
     seats = job.engine().seats().stream().filter(s -> s.cylinder() == cylinder).toList();
     drawn = new double[2 * seats.size()];
-    edges = new double[seats.size()];
-    asideAlong = new double[seats.size()];
-    asideAcross = new double[seats.size()];
+    seen = new Rim[seats.size()];
     for (int k = 0; k < seats.size(); k++) {
       coordinates(k, job.head().readingsOf(seats.get(k).label()));
       distances(k, job.head().readingsOf(seats.get(k).label()));
@@ -236,20 +237,22 @@ public final class SeatPlaces {
     read.ifPresent(mm -> distances.add(new Distance(k, j, kind, measure, mm)));
   }
 
-  /** How a distance follows from the places: between heads as they lie shut, or at the face. */
+  /** How a distance follows from the places: between the edges that are seen, or at the face. */
   private PlaceFit.Way way(Distance d) {
     int k = d.seat();
     int j = d.other();
-    double along = asideAlong[k] - asideAlong[j];
-    double across = asideAcross[k] - asideAcross[j];
     return switch (d.kind()) {
-      case EDGE_TO_BORE ->
+      case EDGE_TO_BORE -> new PlaceFit.EdgeToBore(k, seen[k], job.engine().boreMm());
+      case AXIS_TO_CENTRE -> new PlaceFit.Distance(k, -1, 0, 0, 0);
+      case EDGES -> new PlaceFit.EdgeToEdge(k, j, seen[k], seen[j]);
+      case CENTRES ->
           new PlaceFit.Distance(
-              k, -1, asideAlong[k], asideAcross[k], -1, job.engine().boreMm() / 2 - edges[k]);
-      case AXIS_TO_CENTRE -> new PlaceFit.Distance(k, -1, 0, 0, 1, 0);
-      case EDGES -> new PlaceFit.Distance(k, j, along, across, 1, -edges[k] - edges[j]);
-      case CENTRES -> new PlaceFit.Distance(k, j, along, across, 1, 0);
-      case AXES -> new PlaceFit.Distance(k, j, 0, 0, 1, 0);
+              k,
+              j,
+              seen[k].alongMm() - seen[j].alongMm(),
+              seen[k].acrossMm() - seen[j].acrossMm(),
+              seen[k].heightMm() - seen[j].heightMm());
+      case AXES -> new PlaceFit.Distance(k, j, 0, 0, 0);
     };
   }
 
@@ -258,10 +261,17 @@ public final class SeatPlaces {
     for (int k = 0; k < seats.size(); k++) {
       SeatPlace seat = seats.get(k);
       Lean lean = job.leanOf(seat);
-      double shut = SeatRoom.shutMm(job, seat);
-      edges[k] = job.foundValve(seat).headDiameterMm() / 2;
-      asideAlong[k] = lean.alongMm(shut);
-      asideAcross[k] = lean.acrossMm(shut);
+      Valve valve = job.foundValve(seat);
+      seen[k] =
+          new ValveHead(
+                  0,
+                  0,
+                  lean.alongDeg(),
+                  lean.acrossDeg(),
+                  valve.headDiameterMm() / 2,
+                  SeatRoom.shutMm(job, seat),
+                  valve.marginMm())
+              .seen();
     }
   }
 }

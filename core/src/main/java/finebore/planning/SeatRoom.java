@@ -6,12 +6,16 @@ import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.job.Lean;
 import finebore.job.Plan;
+import finebore.job.Port;
 import finebore.room.Around;
-import finebore.room.AxisPlace;
 import finebore.room.ChamberOutline;
 import finebore.room.ChamberWall;
+import finebore.room.PortSide;
 import finebore.room.Room;
+import finebore.space.Rim;
+import finebore.space.ValveHead;
 import finebore.valve.Valve;
+import finebore.work.ShopFigure;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -57,7 +61,7 @@ public final class SeatRoom {
   }
 
   private static Optional<Room> bare(
-      Job job, SeatPlace place, SeatPlaces places, List<Room.Neighbour> neighbours) {
+      Job job, SeatPlace place, SeatPlaces places, List<ValveHead> neighbours) {
     Lean lean = job.leanOf(place);
     return places
         .at(place)
@@ -70,7 +74,8 @@ public final class SeatRoom {
                     lean.acrossDeg(),
                     job.engine().boreMm(),
                     Optional.empty(),
-                    neighbours));
+                    neighbours,
+                    portSide(job, place)));
   }
 
   /**
@@ -84,14 +89,18 @@ public final class SeatRoom {
       return traced;
     }
     Map<Double, Double> fromAxis = new TreeMap<>();
-    double edge = job.foundValve(place).headDiameterMm() / 2;
-    double shut = shutMm(job, place);
+    Rim seen = headAsFound(job, place, bare).seen();
     for (int k = 0; k < Measure.CHAMBER_WALL.size(); k++) {
       OptionalDouble gap = readings.value(Measure.CHAMBER_WALL.get(k));
       if (gap.isPresent()) {
-        int direction = k * Around.DIRECTIONS / Measure.CHAMBER_WALL.size();
-        fromAxis.put(
-            Around.hour(direction), edge + gap.getAsDouble() + bare.asideMm(direction, shut));
+        Rim wall = seen.at(seen.alongMm() - bare.alongMm(), seen.acrossMm() - bare.acrossMm());
+        double angle = 2 * Math.PI * k / Measure.CHAMBER_WALL.size();
+        double ux = Math.sin(angle);
+        double uy = Math.cos(angle);
+        double out = wall.reachMm(ux, uy) + gap.getAsDouble();
+        double along = wall.alongMm() + out * ux;
+        double across = wall.acrossMm() + out * uy;
+        fromAxis.put(hour(along, across, k), Math.hypot(along, across));
       }
     }
     return ChamberWall.of(fromAxis, depthsMm(job, place));
@@ -106,16 +115,40 @@ public final class SeatRoom {
     if (outline.isEmpty()) {
       return Optional.empty();
     }
-    double shut = shutMm(job, place);
+    Rim seen = headAsFound(job, place, bare).seen();
     Map<Double, Double> fromAxis = new TreeMap<>();
     for (int d = 0; d < Around.DIRECTIONS; d++) {
-      OptionalDouble at = outline.get().fromMm(bare.alongAt(shut), bare.acrossAt(shut), d);
-      if (at.isEmpty()) {
+      OptionalDouble at = outline.get().fromMm(bare.alongMm(), bare.acrossMm(), d);
+      if (at.isEmpty() || outline.get().fromMm(seen.alongMm(), seen.acrossMm(), d).isEmpty()) {
         return Optional.empty();
       }
-      fromAxis.put(Around.hour(d), at.getAsDouble() + bare.asideMm(d, shut));
+      fromAxis.put(Around.hour(d), at.getAsDouble());
     }
     return ChamberWall.of(fromAxis, depthsMm(job, place));
+  }
+
+  /** The valve that was found, on its seat: of it a caliper touches the edge that is seen. */
+  public static ValveHead headAsFound(Job job, SeatPlace place, Room bare) {
+    Valve valve = job.foundValve(place);
+    return bare.head(valve.headDiameterMm() / 2, shutMm(job, place), valve.marginMm());
+  }
+
+  /** The hour of a place about the axis; of an upright valve the hour it was read at. */
+  private static double hour(double along, double across, int read) {
+    double asked = 12.0 * read / Measure.CHAMBER_WALL.size();
+    double hour = 6 * Math.atan2(along, across) / Math.PI;
+    double from0 = hour < 0 ? hour + 12 : hour;
+    return Math.abs(from0 - asked) < 1e-9 || from0 >= 12 ? asked : from0;
+  }
+
+  /** Where a seat's port comes from, as read or as usual of its kind. */
+  public static PortSide portSide(Job job, SeatPlace place) {
+    OptionalDouble read = job.head().readingsOf(place.label()).value(Measure.PORT_CLOCK);
+    return new PortSide(
+        read.orElse(place.port() == Port.INTAKE ? PortSide.INTAKE_CLOCK : PortSide.EXHAUST_CLOCK),
+        read.isPresent(),
+        job.shop().value(ShopFigure.LONG_SIDE),
+        job.shop().value(ShopFigure.SHORT_SIDE));
   }
 
   /** Whether a seat's valve lies within the outline that was traced of its chamber. */
@@ -149,20 +182,14 @@ public final class SeatRoom {
     return byHour.isEmpty() ? Map.of(0.0, depthMm(job, place)) : byHour;
   }
 
-  private static List<Room.Neighbour> neighbours(
+  private static List<ValveHead> neighbours(
       Job job, SeatPlace place, SeatPlaces places, Function<SeatPlace, Valve> valve) {
-    List<Room.Neighbour> all = new ArrayList<>();
+    List<ValveHead> all = new ArrayList<>();
     for (SeatPlace other : job.engine().seats()) {
-      Optional<AxisPlace> axis = places.at(other);
-      if (!other.equals(place) && axis.isPresent()) {
-        double shut = shutMm(job, other);
-        Lean lean = job.leanOf(other);
-        all.add(
-            new Room.Neighbour(
-                axis.get().alongMm() + lean.alongMm(shut),
-                axis.get().acrossMm() + lean.acrossMm(shut),
-                valve.apply(other).headDiameterMm(),
-                shut));
+      Optional<Room> bare = bare(job, other, places, List.of());
+      if (!other.equals(place) && other.cylinder() == place.cylinder() && bare.isPresent()) {
+        Valve its = valve.apply(other);
+        all.add(bare.get().head(its.headDiameterMm() / 2, shutMm(job, other), its.marginMm()));
       }
     }
     return all;

@@ -8,12 +8,14 @@ import finebore.flow.field.Fineness;
 import finebore.flow.field.KnownAir;
 import finebore.flow.field.SolvedArea;
 import finebore.flow.field.Turbulence;
+import finebore.room.WallShare;
 import finebore.study.SeatStudy;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.stream.IntStream;
 
 /**
  * What solved air says of a plan against the seat as found.
@@ -40,12 +42,32 @@ public record SolvedChange(Map<Double, AirChange> byLiftMm) {
     double port = found.portPerMm4();
     for (double lift : liftsMm) {
       Questions asked = Questions.of(found, planned, lift);
-      AirChange change = AirChange.of(areas(asked.found(), air), areas(asked.planned(), air), port);
+      AirChange change =
+          AirChange.of(
+              areas(asked.found(), air),
+              areas(asked.planned(), air),
+              port,
+              walls(found, planned, lift));
       if (!Double.isNaN(change.even())) {
         known.put(lift, change);
       }
     }
     return new SolvedChange(known);
+  }
+
+  /** What the walls leave at a lift of either; nothing is taken where nobody has measured them. */
+  public static AirChange.Walls walls(SeatStudy found, SeatStudy planned, double liftMm) {
+    if (found.setting().room().isEmpty() || planned.setting().room().isEmpty()) {
+      return AirChange.Walls.NONE;
+    }
+    WallShare before = found.wallsAt(liftMm);
+    WallShare after = planned.wallsAt(liftMm);
+    return new AirChange.Walls(
+        before.share(),
+        after.share(),
+        IntStream.range(0, before.extremes().size())
+            .mapToObj(k -> new double[] {before.extremes().get(k), after.extremes().get(k)})
+            .toList());
   }
 
   private static List<SolvedArea> areas(List<AirQuestion> questions, KnownAir air) {

@@ -3,6 +3,7 @@ package finebore.planning;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.room.Room;
+import finebore.space.ValveHead;
 import finebore.study.Reading;
 import finebore.study.ReadingKind;
 import java.util.ArrayList;
@@ -17,6 +18,7 @@ import java.util.OptionalDouble;
  *
  * @param room as planned, where the place was measured
  * @param shutMm height of the head's edge on its seat
+ * @param marginMm of the head as planned
  * @param liftMm the cam's
  * @param boreMm of the cylinder
  * @param spacingMm from an intake's axis to its exhaust's, where that was measured
@@ -26,6 +28,7 @@ import java.util.OptionalDouble;
 public record ValveRoom(
     Optional<Room> room,
     double shutMm,
+    double marginMm,
     double liftMm,
     double boreMm,
     OptionalDouble spacingMm,
@@ -37,6 +40,7 @@ public record ValveRoom(
     return new ValveRoom(
         SeatRoom.planned(job, place, job.planOf(place)),
         SeatRoom.shutMm(job, place),
+        job.planOf(place).wanted().valve().marginMm(),
         job.group(place.port()).cam().maxLiftMm(),
         job.engine().boreMm(),
         job.engine().valveSpacingMm(),
@@ -44,10 +48,14 @@ public record ValveRoom(
         job.group(place.port()).axisFromBoreMm());
   }
 
+  private ValveHead head(double headMm) {
+    return room.get().head(headMm / 2, shutMm, marginMm);
+  }
+
   /** Gap to the nearest neighbour, mm; negative is an overlap. */
   public OptionalDouble neighbourMm(double headMm) {
     if (room.isPresent() && !room.get().neighbours().isEmpty()) {
-      return room.get().leastToNeighbourMm(headMm / 2, shutMm, liftMm);
+      return room.get().leastToNeighbourMm(head(headMm), liftMm);
     }
     return spacingMm.isPresent()
         ? OptionalDouble.of(spacingMm.getAsDouble() - (headMm + otherHeadMm) / 2)
@@ -57,9 +65,7 @@ public record ValveRoom(
   /** Gap to the cylinder wall, mm; negative is past it. */
   public OptionalDouble boreWallMm(double headMm) {
     if (room.isPresent()) {
-      // Only above the head face is there a wall to meet.
-      return OptionalDouble.of(
-          room.get().leastToBoreMm(headMm / 2, 0, Math.max(0, shutMm + liftMm)));
+      return OptionalDouble.of(head(headMm).leastToBoreMm(boreMm, liftMm));
     }
     return axisMm.isPresent()
         ? OptionalDouble.of((boreMm - headMm) / 2 - axisMm.getAsDouble())

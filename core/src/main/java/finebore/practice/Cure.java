@@ -9,6 +9,7 @@ import finebore.seat.Bowl;
 import finebore.seat.Cut;
 import finebore.seat.Seat;
 import finebore.valve.Pairing;
+import finebore.valve.Resized;
 import finebore.valve.Valve;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -120,6 +121,24 @@ public sealed interface Cure {
     @Override
     public Message message() {
       return Message.of("cure.valve").with("head", Term.length(mm));
+    }
+  }
+
+  /**
+   * A larger valve head, mm, over the same throat: the seat moves out with it, and its last cut is
+   * made wider where it would end further from the throat, so that the angles come back.
+   */
+  record LargerHead(double mm) implements Cure {
+    @Override
+    public Pairing applyTo(Pairing pairing) {
+      Valve valve = pairing.valve().withHeadDiameterMm(mm);
+      return Resized.of(pairing, valve, pairing.seat().throatDiameterMm())
+          .orElseGet(() -> pairing.withValve(valve));
+    }
+
+    @Override
+    public Message message() {
+      return Message.of("cure.largerHead").with("head", Term.length(mm));
     }
   }
 

@@ -78,6 +78,7 @@ public enum Quantity implements Coded {
   POCKET_DEPTH("pocketDepth", Dimension.LENGTH, 0, 40),
   POCKET_RADIUS("pocketRadius", Dimension.LENGTH, 4, 120),
   POCKET_ANGLE("pocketAngle", Dimension.ANGLE, 0, 60),
+  POCKET_WALL("pocketWall", Dimension.ANGLE, 0, 60),
   // Cutters and operations.
   ARC_FROM("arcFrom", Dimension.ANGLE, 0, 90),
   ARC_TO("arcTo", Dimension.ANGLE, 0, 90),
@@ -115,6 +116,7 @@ public enum Quantity implements Coded {
   // Readings of a seat as found.
   FOUND_SEAT_WIDTH("foundSeatWidth", Dimension.LENGTH, 0, 15),
   RUNOUT("runout", Dimension.LENGTH, 0, 3),
+  PORT_CLOCK("portClock", Dimension.CLOCK, 0, 12),
   RUNOUT_CLOCK("runoutClock", Dimension.CLOCK, 0, 12),
   CORE_SHIFT("coreShift", Dimension.LENGTH, 0, 8),
   CORE_SHIFT_CLOCK("coreShiftClock", Dimension.CLOCK, 0, 12),
@@ -239,6 +241,17 @@ public enum Quantity implements Coded {
    */
   public double check(double value) {
     return checkWithin(value, min, max);
+  }
+
+  /**
+   * A value that was carried through another unit: what rounding put past a bound is that bound.
+   */
+  public double unrounded(double value) {
+    double slight = 1e-12 * Math.max(Math.abs(min), Math.abs(max));
+    if (Math.abs(value - max) <= slight) {
+      return max;
+    }
+    return Math.abs(value - min) <= slight ? min : value;
   }
 
   /** What is odd about a value that was read and is kept whatever it is; empty for a usual one. */

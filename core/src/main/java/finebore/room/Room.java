@@ -1,5 +1,7 @@
 package finebore.room;
 
+import finebore.space.Rim;
+import finebore.space.ValveHead;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -14,7 +16,8 @@ import java.util.OptionalDouble;
  * @param leanAcrossDeg lean toward the exhaust side
  * @param boreMm bore of the cylinder, or of a fixture, from the head face up
  * @param chamber the chamber's wall, where it was measured
- * @param neighbours valves beside it, shut
+ * @param neighbours heads of the valves beside it, shut
+ * @param portSide how its port lies round it
  */
 public record Room(
     double alongMm,
@@ -23,20 +26,8 @@ public record Room(
     double leanAcrossDeg,
     double boreMm,
     Optional<ChamberWall> chamber,
-    List<Neighbour> neighbours) {
-
-  /**
-   * A valve beside it, shut: where its head lies then.
-   *
-   * @param topMm height of its head's edge
-   */
-  public record Neighbour(double alongMm, double acrossMm, double headMm, double topMm) {}
-
-  /** Edges of two shut heads lie side by side over about this height, mm. */
-  private static final double EDGE_THICK_MM = 2;
-
-  /** Lifts at which two heads are held against each other. */
-  private static final int STEPS = 50;
+    List<ValveHead> neighbours,
+    PortSide portSide) {
 
   /** What is nearest in a direction. */
   public enum Nearest {
@@ -80,118 +71,82 @@ public record Room(
   /** The same in another bore. */
   public Room inBore(double diameterMm) {
     return new Room(
-        alongMm, acrossMm, leanAlongDeg, leanAcrossDeg, diameterMm, chamber, neighbours);
+        alongMm, acrossMm, leanAlongDeg, leanAcrossDeg, diameterMm, chamber, neighbours, portSide);
   }
 
   /** The same with another chamber wall. */
   public Room withChamber(Optional<ChamberWall> changed) {
-    return new Room(alongMm, acrossMm, leanAlongDeg, leanAcrossDeg, boreMm, changed, neighbours);
+    return new Room(
+        alongMm, acrossMm, leanAlongDeg, leanAcrossDeg, boreMm, changed, neighbours, portSide);
   }
 
-  /** How far along the head a point of the axis lies, mm. */
-  public double alongAt(double heightMm) {
-    return alongMm + heightMm * Math.tan(Math.toRadians(leanAlongDeg));
+  /** A head on its axis: a plate whose edge on the seat's side lies so high along the axis. */
+  public ValveHead head(double edgeMm, double heightMm, double marginMm) {
+    return new ValveHead(
+        alongMm, acrossMm, leanAlongDeg, leanAcrossDeg, edgeMm, heightMm, marginMm);
   }
 
-  /** The same across it. */
-  public double acrossAt(double heightMm) {
-    return acrossMm + heightMm * Math.tan(Math.toRadians(leanAcrossDeg));
+  /** Its edge on the seat's side. */
+  public Rim rim(double edgeMm, double heightMm) {
+    return head(edgeMm, heightMm, 0).rim(0, 0);
   }
 
   /**
-   * The narrowest way past the edge of a head.
+   * The narrowest way past the edge of a head, from its edge on the seat's side, in plan and by the
+   * heights there.
    *
    * @param edgeMm radius of the head
    * @param heightMm of its edge, along the axis
    */
   public Gap gap(int direction, double edgeMm, double heightMm) {
-    double angle = Around.angleRad(direction);
+    return gap(rim(edgeMm, heightMm), Around.angleRad(direction));
+  }
+
+  /** The same of an edge in space, toward an angle of the clock. */
+  Gap gap(Rim rim, double angle) {
     double ux = Math.sin(angle);
     double uy = Math.cos(angle);
-    double height = edgeHeightMm(direction, edgeMm, heightMm);
-    double x = alongAt(heightMm);
-    double y = acrossAt(heightMm);
-    double toBore = toCircle(x, y, ux, uy, boreMm / 2) - edgeMm;
-    Gap nearest = Gap.to(Nearest.BORE, edgeMm, toBore, Math.max(0, -height));
+    double reach = rim.reachMm(ux, uy);
+    double height = rim.heightMm(ux, uy);
+    double x = rim.alongMm();
+    double y = rim.acrossMm();
+    double toBore = toCircle(x, y, ux, uy, boreMm / 2) - reach;
+    Gap nearest = Gap.to(Nearest.BORE, reach, toBore, Math.max(0, -height));
     if (chamber.isPresent()) {
-      double toWall = chamber.get().atMm(direction) - asideMm(direction, heightMm) - edgeMm;
-      double past = height > 0 ? height : Math.max(0, -chamber.get().depthAtMm(direction) - height);
-      nearest = Gap.smaller(nearest, Gap.to(Nearest.CHAMBER, edgeMm, toWall, past));
+      nearest = Gap.smaller(nearest, toWall(chamber.get(), rim, angle));
     }
-    for (Neighbour other : neighbours) {
-      Optional<Double> to =
-          toDisc(x - other.alongMm(), y - other.acrossMm(), ux, uy, other.headMm() / 2);
+    for (ValveHead other : neighbours) {
+      Rim top = other.seen();
+      OptionalDouble to = top.metMm(x, y, ux, uy);
       if (to.isPresent()) {
-        nearest =
-            Gap.smaller(
-                nearest,
-                Gap.to(
-                    Nearest.NEIGHBOUR,
-                    edgeMm,
-                    to.get() - edgeMm,
-                    Math.max(0, height - other.topMm())));
+        double out = to.getAsDouble();
+        double over = Math.max(0, height - top.planeMm(x + out * ux, y + out * uy));
+        nearest = Gap.smaller(nearest, Gap.to(Nearest.NEIGHBOUR, reach, out - reach, over));
       }
     }
     return nearest;
   }
 
-  /** Height of a head's edge: the side that a leaning valve leans to lies deeper. */
-  double edgeHeightMm(int direction, double edgeMm, double heightMm) {
-    double angle = Around.angleRad(direction);
-    return heightMm
-        - edgeMm
-            * (Math.sin(angle) * Math.sin(Math.toRadians(leanAlongDeg))
-                + Math.cos(angle) * Math.sin(Math.toRadians(leanAcrossDeg)));
+  private Gap toWall(ChamberWall wall, Rim rim, double angle) {
+    double reach = rim.reachMm(Math.sin(angle), Math.cos(angle));
+    double height = rim.heightMm(Math.sin(angle), Math.cos(angle));
+    double to = wall.fromMm(rim.alongMm() - alongMm, rim.acrossMm() - acrossMm, angle);
+    return Gap.to(Nearest.CHAMBER, reach, to - reach, past(wall, angle, height));
   }
 
-  /** How far toward a direction the middle of a head at a height lies from the axis at the face. */
-  public double asideMm(int direction, double heightMm) {
-    double angle = Around.angleRad(direction);
-    return heightMm
-        * (Math.tan(Math.toRadians(leanAlongDeg)) * Math.sin(angle)
-            + Math.tan(Math.toRadians(leanAcrossDeg)) * Math.cos(angle));
+  /** How far an edge at a height lies over the wall or under its foot. */
+  static double past(ChamberWall wall, double angle, double height) {
+    return height > 0
+        ? height
+        : Math.max(0, -wall.depthAtHourMm(ChamberWall.hourOf(angle)) - height);
   }
 
   /**
-   * The least that lies between the edge of a head and the bore's wall while it goes from one
-   * height to another, seen along the bore; below 0 past it.
+   * The least between a head and the neighbours that are shut, on its way to a lift; below 0 where
+   * two meet. Empty without a neighbour.
    */
-  public double leastToBoreMm(double edgeMm, double fromMm, double toMm) {
-    // What moves in a straight line is furthest from the centre at one of its ends.
-    double far =
-        Math.max(
-            Math.hypot(alongAt(fromMm), acrossAt(fromMm)),
-            Math.hypot(alongAt(toMm), acrossAt(toMm)));
-    return boreMm / 2 - far - edgeMm;
-  }
-
-  /**
-   * The least between the edge of a head and a neighbour that is shut, on the way to a lift: side
-   * by side first, and over its head where this one leans that way; below 0 where the two meet.
-   * Empty without a neighbour.
-   *
-   * @param shutMm height of its edge on its seat
-   */
-  public OptionalDouble leastToNeighbourMm(double edgeMm, double shutMm, double liftMm) {
-    return neighbours.stream().mapToDouble(n -> least(n, edgeMm, shutMm, liftMm)).min();
-  }
-
-  private double least(Neighbour other, double edgeMm, double shutMm, double liftMm) {
-    double least = Double.POSITIVE_INFINITY;
-    for (int k = 0; k <= STEPS; k++) {
-      double lift = liftMm * k / STEPS;
-      double beside =
-          Math.hypot(
-                  alongAt(shutMm + lift) - other.alongMm(),
-                  acrossAt(shutMm + lift) - other.acrossMm())
-              - edgeMm
-              - other.headMm() / 2;
-      double over = Math.max(0, lift - EDGE_THICK_MM);
-      double apart =
-          beside >= 0 ? Math.hypot(beside, over) : over > 0 ? Math.max(beside, over) : beside;
-      least = Math.min(least, apart);
-    }
-    return least;
+  public OptionalDouble leastToNeighbourMm(ValveHead head, double liftMm) {
+    return neighbours.stream().mapToDouble(n -> head.leastToShutMm(n, liftMm)).min();
   }
 
   /** From the axis at the head face to a circle about the bore's centre, in a direction. */

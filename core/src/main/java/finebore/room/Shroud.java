@@ -1,7 +1,7 @@
 package finebore.room;
 
-import finebore.flow.Direction;
 import finebore.room.Room.Gap;
+import finebore.space.Rim;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -19,13 +19,11 @@ import java.util.List;
  */
 public record Shroud(List<Part> parts, double share) {
 
-  /** Discharge of the gate on the long side of the port; common practice, no source. */
-  private static final double LONG_SIDE = 0.72;
+  /** The exponent to go by, a choice. */
+  public static final double EXPONENT = 4;
 
-  /** The same on the short side; common practice, no source. */
-  private static final double SHORT_SIDE = 0.65;
-
-  private static final double EXPONENT = 4;
+  /** Between these it may lie: what walls are said to cost spans what either would make of them. */
+  public static final List<Double> EXPONENTS = List.of(2.0, 8.0);
 
   /** A wall that takes less is none. */
   public static final double FREE_SHARE = 0.99;
@@ -62,15 +60,21 @@ public record Shroud(List<Part> parts, double share) {
    * @param heightMm of its edge at this lift, along the axis from the head face
    * @param gateMm2 the gate at this lift, all round
    */
+  public static Shroud of(Room room, double edgeMm, double heightMm, double gateMm2) {
+    return of(room, edgeMm, heightMm, gateMm2, EXPONENT);
+  }
+
+  /** The same by another exponent. */
   public static Shroud of(
-      Room room, double edgeMm, double heightMm, double gateMm2, Direction direction) {
+      Room room, double edgeMm, double heightMm, double gateMm2, double exponent) {
+    Rim rim = room.rim(edgeMm, heightMm);
     List<Part> parts = new ArrayList<>();
     double all = 0;
     double left = 0;
     for (int d = 0; d < Around.DIRECTIONS; d++) {
-      Gap gap = room.gap(d, edgeMm, heightMm);
-      double discharge = discharge(d, direction);
-      double passes = passes(discharge * gateMm2 / (2 * Math.PI), gap.perRadianMm2());
+      Gap gap = room.gap(rim, Around.angleRad(d));
+      double discharge = room.portSide().discharge(Around.angleRad(d));
+      double passes = passes(discharge * gateMm2 / (2 * Math.PI), gap.perRadianMm2(), exponent);
       parts.add(new Part(gap, passes));
       all += discharge;
       left += discharge * passes;
@@ -80,25 +84,17 @@ public record Shroud(List<Part> parts, double share) {
 
   /** Share of the gate's that is left behind a gap. */
   static double passes(double gate, double gap) {
-    if (gap == 0) {
-      return 0;
-    }
-    return Math.pow(1 + Math.pow(gate / gap, EXPONENT), -1 / EXPONENT);
+    return passes(gate, gap, EXPONENT);
   }
 
-  /** The long side of an intake lies toward the exhausts, that of an exhaust toward the intakes. */
-  static double discharge(int direction, Direction flow) {
-    double towardExhausts = Math.cos(Around.angleRad(direction));
-    if (Math.abs(towardExhausts) < 1e-9) {
-      return (LONG_SIDE + SHORT_SIDE) / 2;
-    }
-    return towardExhausts > 0 == (flow == Direction.INTAKE) ? LONG_SIDE : SHORT_SIDE;
+  private static double passes(double gate, double gap, double exponent) {
+    return gap == 0 ? 0 : Math.pow(1 + Math.pow(gate / gap, exponent), -1 / exponent);
   }
 
   /** Area that a gap needs for each radian so that it takes no more than a hundredth. */
-  static double freePerRadianMm2(double gateMm2, int direction, Direction flow) {
+  static double freePerRadianMm2(double gateMm2, double discharge) {
     double most = Math.pow(Math.pow(FREE_SHARE, -EXPONENT) - 1, 1 / EXPONENT);
-    return discharge(direction, flow) * gateMm2 / (2 * Math.PI) / most;
+    return discharge * gateMm2 / (2 * Math.PI) / most;
   }
 
   /** Degrees of the circle in a state. */

@@ -5,9 +5,6 @@ import finebore.quantity.Quantity;
 /** How far a chamber wall must stand off a valve to leave it free. */
 public final class Unshrouding {
 
-  /** Discharge coefficient round a good seat, long side of the port; common practice, no source. */
-  public static final double LONG_SIDE = 0.75;
-
   private Unshrouding() {}
 
   /**
@@ -26,12 +23,17 @@ public final class Unshrouding {
    * Diameter out to which a chamber is swept to free a valve: as far as the radius above, but not
    * past the fire ring.
    *
+   * @param coefficient discharge of the side that asks for most
    * @param leastMm what it reaches at least
    * @param toFireRingMm from the valve's centre to the fire ring, on the side of the bore
    */
   public static double sweepDiameterMm(
-      double valveMm, double chamberDepthMm, double leastMm, double toFireRingMm) {
-    double free = radius(valveMm / 2, chamberDepthMm, LONG_SIDE);
+      double valveMm,
+      double chamberDepthMm,
+      double coefficient,
+      double leastMm,
+      double toFireRingMm) {
+    double free = radius(valveMm / 2, chamberDepthMm, coefficient);
     return Math.max(leastMm, 2 * Math.min(free, toFireRingMm));
   }
 }

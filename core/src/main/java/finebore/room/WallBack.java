@@ -1,6 +1,6 @@
 package finebore.room;
 
-import finebore.flow.Direction;
+import finebore.space.Rim;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -42,17 +42,12 @@ public record WallBack(double nowMm, double freeMm, double ruleMm, WallLimit lim
    * @param limits by direction
    */
   public static List<WallBack> of(
-      Room room,
-      double edgeMm,
-      double heightMm,
-      double gateMm2,
-      Direction direction,
-      List<WallLimit> limits) {
+      Room room, double edgeMm, double heightMm, double gateMm2, List<WallLimit> limits) {
     ChamberWall wall = room.chamber().orElseThrow();
     List<WallBack> all = new ArrayList<>();
     for (int d = 0; d < Around.DIRECTIONS; d++) {
-      double wanted = Shroud.freePerRadianMm2(gateMm2, d, direction);
-      double discharge = Shroud.discharge(d, direction);
+      double discharge = room.portSide().discharge(Around.angleRad(d));
+      double wanted = Shroud.freePerRadianMm2(gateMm2, discharge);
       all.add(
           new WallBack(
               wall.atMm(d),
@@ -63,21 +58,34 @@ public record WallBack(double nowMm, double freeMm, double ruleMm, WallLimit lim
     return all;
   }
 
-  /** Where a wall alone would leave the area wanted; by halving, for it only ever grows. */
+  /**
+   * Where a wall alone would leave the area wanted, from the axis at the head face; by halving, for
+   * it only ever grows. A leaning head does not stand on that place, so that the way out past its
+   * edge is looked at from where it stands.
+   */
   private static double freeMm(
       Room room, int direction, double edgeMm, double heightMm, double wanted) {
-    double over = Math.max(0, room.edgeHeightMm(direction, edgeMm, heightMm));
+    Rim rim = room.rim(edgeMm, heightMm);
+    double ux = Math.sin(Around.angleRad(direction));
+    double uy = Math.cos(Around.angleRad(direction));
     double low = 0;
     double high = FAR_MM;
     for (int k = 0; k < HALVINGS; k++) {
       double middle = (low + high) / 2;
-      Room.Gap gap = Room.Gap.to(Room.Nearest.CHAMBER, edgeMm, middle, over);
-      if (gap.perRadianMm2() < wanted) {
+      double x = room.alongMm() + middle * ux - rim.alongMm();
+      double y = room.acrossMm() + middle * uy - rim.acrossMm();
+      double out = Math.hypot(x, y);
+      // Behind the head's middle no wall leaves anything.
+      boolean behind = x * ux + y * uy <= 0;
+      double reach = out == 0 ? edgeMm : rim.reachMm(x / out, y / out);
+      double over = out == 0 ? 0 : Math.max(0, rim.heightMm(x / out, y / out));
+      Room.Gap gap = Room.Gap.to(Room.Nearest.CHAMBER, reach, out - reach, over);
+      if (behind || gap.perRadianMm2() < wanted) {
         low = middle;
       } else {
         high = middle;
       }
     }
-    return edgeMm + high + room.asideMm(direction, heightMm);
+    return high;
   }
 }

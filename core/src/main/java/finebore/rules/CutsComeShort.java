@@ -22,7 +22,8 @@ final class CutsComeShort implements SeatRule {
             .filter(s -> s.index() > seat.seat().sealing() && s.isShort())
             .filter(s -> !seat.blended().contains(s.index()))
             .toList();
-    if (lost.isEmpty()) {
+    double all = lost.stream().mapToDouble(s -> s.cut().widthMm() - s.shownMm()).sum();
+    if (all < LEAST_MM) {
       return List.of();
     }
     double ratio = seat.seat().throatDiameterMm() / seat.valve().headDiameterMm();
@@ -32,9 +33,13 @@ final class CutsComeShort implements SeatRule {
         seat.caution(FindingCode.CUTS_COME_SHORT, Subject.WHOLE, Basis.COMMON_PRACTICE)
             .with("ratio", Term.share(ratio))
             .with("cuts", new Term.Each(lost.stream().map(CutsComeShort::term).toList()))
-            .by(lost.stream().mapToDouble(s -> s.cut().widthMm() - s.shownMm()).sum())
+            .with("why", Message.of(large ? "cutsComeShort.large" : "cutsComeShort.other"))
+            .by(all)
             .curedBy(large ? seat.valveForThroat() : roomForCuts(lost)));
   }
+
+  /** As much as a hand that blends takes without knowing, mm; common practice, no source. */
+  private static final double LEAST_MM = 0.15;
 
   private static Term term(ShownCut shown) {
     return Term.phrase(

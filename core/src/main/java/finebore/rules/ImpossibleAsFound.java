@@ -59,7 +59,8 @@ final class ImpossibleAsFound implements HeadRule {
     if (room.isPresent() && !room.get().neighbours().isEmpty()) {
       return room.get()
           .leastToNeighbourMm(
-              headMm / 2, SeatRoom.shutMm(job, place), job.group(place.port()).cam().maxLiftMm());
+              SeatRoom.headAsFound(job, place, room.get()),
+              job.group(place.port()).cam().maxLiftMm());
     }
     OptionalDouble spacing = job.engine().valveSpacingMm();
     OptionalDouble other =

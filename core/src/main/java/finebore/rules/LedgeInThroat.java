@@ -5,7 +5,6 @@ import finebore.cutting.Blend;
 import finebore.cutting.LeftoverEdge;
 import finebore.finding.FindingCode;
 import finebore.finding.Subject;
-import finebore.practice.Cure;
 import finebore.practice.Finding;
 import finebore.section.Profile;
 import finebore.section.Surface.Part;
@@ -36,13 +35,11 @@ final class LedgeInThroat implements PlanRule {
         .by(ledge.heightMm())
         .curedBy(
             Optional.of(
-                new Cure.AddOperation(
-                    plan.plan().operations().size(),
+                plan.operationAsCure(
                     new Blend(
                         Blend.Side.PORT,
                         Blend.USUAL_KEEP_OFF_MM,
-                        Math.clamp(ledge.heightMm() * 3, 0.5, 6)),
-                    plan.wanted())));
+                        Math.clamp(ledge.heightMm() * 3, 0.5, 6)))));
   }
 
   /** A step right under a cut is spoken of as the throat that holds the cut up. */

@@ -13,8 +13,8 @@ import finebore.planning.SeatPlaces;
 import finebore.planning.SeatRoom;
 import finebore.practice.Finding;
 import finebore.quantity.Quantity;
-import finebore.room.Around;
 import finebore.room.Room;
+import finebore.space.Rim;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -41,10 +41,11 @@ final class PlacesDisagree implements HeadRule {
       if (room.isEmpty()) {
         continue;
       }
-      double edge = job.foundValve(place).headDiameterMm() / 2;
-      double fromBore = Math.hypot(room.get().alongMm(), room.get().acrossMm());
-      outline(found, job, place, room.get(), edge);
-      double past = fromBore + edge - job.layout().fireRingMm() / 2;
+      outline(found, job, place, room.get());
+      double far =
+          SeatRoom.headAsFound(job, place, room.get())
+              .farthestInHeadMm(job.group(place.port()).cam().maxLiftMm());
+      double past = far - job.layout().fireRingMm() / 2;
       if (past > 0) {
         found.add(
             Finding.of(
@@ -61,8 +62,7 @@ final class PlacesDisagree implements HeadRule {
   }
 
   /** A chamber that was traced, against where the valve lies and the gaps that were read. */
-  private static void outline(
-      List<Finding> found, Job job, SeatPlace place, Room room, double edge) {
+  private static void outline(List<Finding> found, Job job, SeatPlace place, Room room) {
     if (job.head().chamber(place.cylinder()).isEmpty()) {
       return;
     }
@@ -76,14 +76,18 @@ final class PlacesDisagree implements HeadRule {
               Basis.READINGS));
       return;
     }
-    double shut = SeatRoom.shutMm(job, place);
+    Rim seen = SeatRoom.headAsFound(job, place, room).seen();
     for (int k = 0; k < Measure.CHAMBER_WALL.size(); k++) {
       Measure measure = Measure.CHAMBER_WALL.get(k);
       OptionalDouble gap = job.head().readingsOf(place.label()).value(measure);
-      int direction = k * Around.DIRECTIONS / Measure.CHAMBER_WALL.size();
+      double angle = 2 * Math.PI * k / Measure.CHAMBER_WALL.size();
       if (gap.isPresent() && room.chamber().isPresent()) {
         double follows =
-            room.chamber().get().atMm(direction) - room.asideMm(direction, shut) - edge;
+            room.chamber()
+                    .get()
+                    .fromMm(
+                        seen.alongMm() - room.alongMm(), seen.acrossMm() - room.acrossMm(), angle)
+                - seen.reachMm(Math.sin(angle), Math.cos(angle));
         disagree(found, place, measure, measure, gap.getAsDouble(), follows);
       }
     }

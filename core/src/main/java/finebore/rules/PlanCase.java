@@ -2,8 +2,10 @@ package finebore.rules;
 
 import finebore.code.RuleViolation;
 import finebore.code.Term;
+import finebore.cutting.Blend;
 import finebore.cutting.Cutting;
 import finebore.cutting.FitRing;
+import finebore.cutting.Operation;
 import finebore.finding.Basis;
 import finebore.finding.FindingCode;
 import finebore.finding.Severity;
@@ -59,6 +61,31 @@ record PlanCase(SeatOutcome outcome, Practice practice) {
         code, outcome.place().label(), subject, Severity.CAUTION, Basis.COMMON_PRACTICE);
   }
 
+  /**
+   * An operation as a cure: in place of the last of its kind where the plan has one, otherwise at
+   * the end.
+   */
+  Cure operationAsCure(Operation operation) {
+    return inPlace(operation)
+        .orElseGet(() -> new Cure.AddOperation(plan().operations().size(), operation, wanted()));
+  }
+
+  private Optional<Cure> inPlace(Operation operation) {
+    for (int k = plan().steps().size() - 1; k >= 0; k--) {
+      if (sameKind(plan().operations().get(k), operation)) {
+        return Optional.of(new Cure.ChangeOperation(plan().idAt(k), operation, wanted()));
+      }
+    }
+    return Optional.empty();
+  }
+
+  private static boolean sameKind(Operation there, Operation wanted) {
+    return there.key().equals(wanted.key())
+        && (!(there instanceof Blend one)
+            || !(wanted instanceof Blend other)
+            || one.side() == other.side());
+  }
+
   /** A fault where less than nothing is left of something. */
   List<Finding> nothingLeft(
       FindingCode code, ReadingKind kind, boolean noneIsTooLittle, Optional<Cure> cure) {
@@ -92,7 +119,8 @@ record PlanCase(SeatOutcome outcome, Practice practice) {
               floor - wanted.depthMm() + 1,
               old.map(Ring::fitMm).orElse(USUAL_FIT_MM),
               old.map(Ring::material).orElse(""));
-      return Optional.of(new Cure.AddOperation(0, new FitRing(ring), wanted));
+      return inPlace(new FitRing(ring))
+          .or(() -> Optional.of(new Cure.AddOperation(0, new FitRing(ring), wanted)));
     } catch (RuleViolation e) {
       return Optional.empty();
     }

@@ -46,8 +46,7 @@ final class RidgeOverSeat implements PlanRule {
     try {
       SweepChamber sweep =
           new SweepChamber(angle, Math.ceil(2 * (ridge.at().r() + run)), OptionalDouble.of(start));
-      return Optional.of(
-          new Cure.AddOperation(plan.plan().operations().size(), sweep, plan.wanted()));
+      return Optional.of(plan.operationAsCure(sweep));
     } catch (RuleViolation e) {
       return Optional.empty();
     }

@@ -87,7 +87,7 @@ record SeatCase(
         .filter(range -> range.max().isPresent())
         .map(
             range ->
-                new Cure.ValveDiameter(
+                new Cure.LargerHead(
                     roundUp(seat().throatDiameterMm() / range.max().getAsDouble(), 0.1)));
   }
 

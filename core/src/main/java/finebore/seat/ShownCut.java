@@ -6,8 +6,14 @@ package finebore.seat;
  * @param index which cut of the seat, from 0 at the chamber
  * @param cut the cut as asked for
  * @param shownMm width left showing along the cut, mm
+ * @param isUndercut whether it leans in under the seat: it is judged by its lean, not as a cut
  */
-public record ShownCut(int index, Cut cut, double shownMm) {
+public record ShownCut(int index, Cut cut, double shownMm, boolean isUndercut) {
+
+  /** A cut of a seat's own stack. */
+  public ShownCut(int index, Cut cut, double shownMm) {
+    this(index, cut, shownMm, false);
+  }
 
   /** A shortfall below this is not worth a word, mm. */
   static final double NEGLIGIBLE_MM = 0.05;

@@ -11,6 +11,7 @@ import finebore.study.FlowSetting;
 import finebore.study.ReadingKind;
 import finebore.study.SeatFit;
 import finebore.valve.Pairing;
+import finebore.valve.Resized;
 import finebore.valve.Valve;
 import java.util.List;
 import java.util.Optional;

@@ -17,6 +17,7 @@ import finebore.practice.Practice;
 import finebore.practice.Range;
 import finebore.study.ReadingKind;
 import finebore.valve.Pairing;
+import finebore.valve.Resized;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;

@@ -6,16 +6,22 @@ import finebore.job.Job;
 import finebore.job.Port;
 import finebore.planning.SeatRoom;
 import finebore.practice.Practice;
+import finebore.quantity.Quantity;
 import finebore.room.Around;
 import finebore.room.Room;
 import finebore.sizes.SizeLimit.Kind;
 import finebore.sizes.SizeLimit.Known;
+import finebore.space.Rim;
+import finebore.space.ValveHead;
 import finebore.study.ReadingKind;
+import finebore.valve.Valve;
 import finebore.work.ShopFigure;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.DoubleUnaryOperator;
+import org.hipparchus.analysis.solvers.BrentSolver;
 
 /**
  * Which heads a cylinder has room for.
@@ -24,9 +30,6 @@ import java.util.OptionalDouble;
  * @param limits those that are known
  */
 public record SizeRoom(int cylinder, List<SizeLimit> limits) {
-
-  /** Lifts at which a leaning valve is looked at. */
-  private static final int LIFTS = 20;
 
   public SizeRoom {
     limits = List.copyOf(limits);
@@ -69,43 +72,70 @@ public record SizeRoom(int cylinder, List<SizeLimit> limits) {
 
   private static List<SizeLimit> measured(Job job, SeatPlace seat, Room room, Practice practice) {
     List<SizeLimit> limits = new ArrayList<>();
-    double shut = SeatRoom.shutMm(job, seat);
-    double open = shut + job.group(seat.port()).cam().maxLiftMm();
+    double lift = job.group(seat.port()).cam().maxLiftMm();
     double gap = least(practice, seat.port(), ReadingKind.BORE_WALL);
-    double aside = 0;
-    for (int k = 0; k <= LIFTS; k++) {
-      // Only above the head face is there a wall to meet.
-      double height = Math.max(0, shut) + k * Math.max(0, open - Math.max(0, shut)) / LIFTS;
-      aside = Math.max(aside, Math.hypot(room.alongAt(height), room.acrossAt(height)));
-    }
-    limits.add(alone(Kind.BORE, seat, 2 * (room.boreMm() / 2 - aside - gap), Known.MEASURED));
+    ValveHead head = head(job, seat, room);
+    limits.add(
+        alone(
+            Kind.BORE,
+            seat,
+            largestMm(r -> head.withRadius(r).leastToBoreMm(room.boreMm(), lift) - gap),
+            Known.MEASURED));
     HeadLayout layout = job.layout();
-    double atFace = Math.hypot(room.alongMm(), room.acrossMm());
+    Rim seen = head.seen();
     if (job.head().layout().isPresent()) {
+      double ring = layout.fireRingMm() / 2 - job.shop().value(ShopFigure.FIRE_RING_MARGIN);
       limits.add(
           alone(
               Kind.FIRE_RING,
               seat,
-              2
-                  * (layout.fireRingMm() / 2
-                      - atFace
-                      - job.shop().value(ShopFigure.FIRE_RING_MARGIN)),
+              largestMm(r -> ring - head.withRadius(r).farthestInHeadMm(lift)),
               Known.MEASURED));
-      double toPlug =
-          Math.hypot(room.alongAt(shut) - layout.plugXMm(), room.acrossAt(shut) - layout.plugYMm());
-      limits.add(alone(Kind.PLUG, seat, 2 * (toPlug - layout.plugMm() / 2), Known.MEASURED));
+      Rim fromPlug = seen.at(seen.alongMm() - layout.plugXMm(), seen.acrossMm() - layout.plugYMm());
+      double plug = layout.plugMm() / 2;
+      limits.add(
+          alone(
+              Kind.PLUG,
+              seat,
+              largestMm(r -> fromPlug.withRadius(r).nearestMm() - plug),
+              Known.MEASURED));
     }
     room.chamber()
         .ifPresent(
             wall -> {
               double nearest = Double.POSITIVE_INFINITY;
               for (int d = 0; d < Around.DIRECTIONS; d++) {
-                nearest = Math.min(nearest, wall.atMm(d) - room.asideMm(d, shut));
+                double angle = Around.angleRad(d);
+                double to =
+                    wall.fromMm(
+                        seen.alongMm() - room.alongMm(), seen.acrossMm() - room.acrossMm(), angle);
+                double reach = seen.withRadius(1).reachMm(Math.sin(angle), Math.cos(angle));
+                nearest = Math.min(nearest, to / reach);
               }
               limits.add(alone(Kind.CHAMBER_WALL, seat, 2 * nearest, Known.MEASURED));
             });
     return limits;
   }
+
+  /** The planned head on its seat as found. */
+  private static ValveHead head(Job job, SeatPlace seat, Room room) {
+    Valve valve = job.planOf(seat).wanted().valve();
+    return room.head(valve.headDiameterMm() / 2, SeatRoom.shutMm(job, seat), valve.marginMm());
+  }
+
+  /** The diameter at which nothing is left, by the radius; 0 where there is no room for any. */
+  private static double largestMm(DoubleUnaryOperator left) {
+    double most = Quantity.VALVE_HEAD.max();
+    if (left.applyAsDouble(0) <= 0) {
+      return 0;
+    }
+    if (left.applyAsDouble(most) > 0) {
+      return 2 * most;
+    }
+    return 2 * new BrentSolver(FINE_MM).solve(100, left::applyAsDouble, 0, most);
+  }
+
+  private static final double FINE_MM = 1e-4;
 
   private static List<SizeLimit> parallel(Job job, SeatPlace seat, Practice practice) {
     OptionalDouble axis = job.group(seat.port()).axisFromBoreMm();
@@ -124,15 +154,14 @@ public record SizeRoom(int cylinder, List<SizeLimit> limits) {
     Optional<Room> first = SeatRoom.found(job, a);
     Optional<Room> second = SeatRoom.found(job, b);
     boolean placed = first.isPresent() && second.isPresent();
+    OptionalDouble spacing =
+        a.port() != b.port() && isOnlyPair(job)
+            ? job.engine().valveSpacingMm()
+            : OptionalDouble.empty();
     OptionalDouble apart =
-        placed
-            ? OptionalDouble.of(
-                Math.min(
-                    apartMm(job, a, first.get(), b, second.get()),
-                    apartMm(job, b, second.get(), a, first.get())))
-            : a.port() != b.port() && isOnlyPair(job)
-                ? job.engine().valveSpacingMm()
-                : OptionalDouble.empty();
+        placed ? OptionalDouble.of(apartMm(job, a, first.get(), b, second.get())) : spacing;
+    OptionalDouble middles =
+        placed ? OptionalDouble.of(middlesMm(job, a, first.get(), b, second.get())) : spacing;
     if (apart.isEmpty()) {
       return List.of();
     }
@@ -161,7 +190,7 @@ public record SizeRoom(int cylinder, List<SizeLimit> limits) {
             where,
             perIntake,
             perExhaust,
-            apart.getAsDouble() - outside - bridge,
+            middles.getAsDouble() - outside - bridge,
             known));
     return limits;
   }
@@ -182,23 +211,31 @@ public record SizeRoom(int cylinder, List<SizeLimit> limits) {
         + 2 * least(practice, seat.port(), ReadingKind.RING_WALL);
   }
 
-  /** From a valve that opens to one that is shut, axis to axis where it is least. */
-  private static double apartMm(
-      Job job, SeatPlace opening, Room room, SeatPlace other, Room others) {
-    double still = SeatRoom.shutMm(job, other);
-    double shut = SeatRoom.shutMm(job, opening);
-    double lift = job.group(opening.port()).cam().maxLiftMm();
-    double least = Double.POSITIVE_INFINITY;
-    for (int k = 0; k <= LIFTS; k++) {
-      double height = shut + k * lift / LIFTS;
-      least =
-          Math.min(
-              least,
-              Math.hypot(
-                  room.alongAt(height) - others.alongAt(still),
-                  room.acrossAt(height) - others.acrossAt(still)));
-    }
-    return least;
+  /**
+   * What two heads come to in the mean where they would just touch, either of them opening beside
+   * the other shut: both grown alike from the heads that are planned.
+   */
+  private static double apartMm(Job job, SeatPlace a, Room first, SeatPlace b, Room second) {
+    ValveHead one = head(job, a, first);
+    ValveHead other = head(job, b, second);
+    double liftOne = job.group(a.port()).cam().maxLiftMm();
+    double liftOther = job.group(b.port()).cam().maxLiftMm();
+    double half = (one.radiusMm() - other.radiusMm()) / 2;
+    return largestMm(
+        r -> {
+          ValveHead here = one.withRadius(Math.max(0, r + half));
+          ValveHead there = other.withRadius(Math.max(0, r - half));
+          return Math.min(here.leastToShutMm(there, liftOne), there.leastToShutMm(here, liftOther));
+        });
+  }
+
+  /** From the middle of a head to that of another, both shut. */
+  private static double middlesMm(Job job, SeatPlace a, Room first, SeatPlace b, Room second) {
+    Rim one = head(job, a, first).rim(0, 0);
+    Rim other = head(job, b, second).rim(0, 0);
+    return Math.hypot(
+        Math.hypot(one.alongMm() - other.alongMm(), one.acrossMm() - other.acrossMm()),
+        one.heightMm() - other.heightMm());
   }
 
   /** The limits that two heads break, the worst first. */

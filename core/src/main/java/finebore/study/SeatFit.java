@@ -9,6 +9,7 @@ import finebore.flow.Losses;
 import finebore.flow.Sectors;
 import finebore.flow.TestConditions;
 import finebore.room.Shroud;
+import finebore.room.WallShare;
 import finebore.seat.SeatSection;
 import finebore.section.Profile;
 import finebore.section.Tolerance;
@@ -105,6 +106,10 @@ public record SeatFit(Pairing pairing, SeatSection seat, ValveSection valve, Sea
 
   /** What the walls round the valve leave of a gate at a lift; empty where none were measured. */
   public Optional<Shroud> shroud(Gate gate, double liftMm, FlowSetting setting) {
+    return shroud(gate, liftMm, setting, Shroud.EXPONENT);
+  }
+
+  private Optional<Shroud> shroud(Gate gate, double liftMm, FlowSetting setting, double exponent) {
     return setting
         .room()
         .map(
@@ -114,7 +119,22 @@ public record SeatFit(Pairing pairing, SeatSection seat, ValveSection valve, Sea
                     pairing.valve().headDiameterMm() / 2,
                     restMm().orElse(0) + liftMm,
                     gate.areaMm2(),
-                    setting.direction()));
+                    exponent));
+  }
+
+  /**
+   * What the walls leave of the seat's flow at a lift, 0 to 1, and what they may at the extremes.
+   */
+  public WallShare wallsAt(double liftMm, FlowSetting setting) {
+    if (setting.room().isEmpty()) {
+      return WallShare.NONE;
+    }
+    Gate gate = Gate.between(seat.profile(), valveAt(liftMm));
+    return new WallShare(
+        shroud(gate, liftMm, setting).orElseThrow().share(),
+        Shroud.EXPONENTS.stream()
+            .map(e -> shroud(gate, liftMm, setting, e).orElseThrow().share())
+            .toList());
   }
 
   /** Flow at rising lifts; empty when the valve falls through. */

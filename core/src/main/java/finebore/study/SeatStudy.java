@@ -7,6 +7,7 @@ import finebore.flow.Losses;
 import finebore.flow.field.AirQuestion;
 import finebore.flow.field.Fineness;
 import finebore.flow.field.Turbulence;
+import finebore.room.WallShare;
 import finebore.seat.SeatSection;
 import finebore.section.Profile;
 import finebore.valve.Pairing;
@@ -87,6 +88,11 @@ public record SeatStudy(
   /** Resistance of the port behind, 1/mm4, as the losses have it. */
   public double portPerMm4() {
     return fit.portPerMm4(setting);
+  }
+
+  /** What walls leave of the seat's flow at a lift above 0. */
+  public WallShare wallsAt(double liftMm) {
+    return fit.wallsAt(liftMm, setting);
   }
 
   /** The air between valve and seat at a lift above 0, to be solved. */

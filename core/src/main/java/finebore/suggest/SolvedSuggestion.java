@@ -7,6 +7,7 @@ import finebore.flow.field.AirQuestion;
 import finebore.flow.field.AirSolver;
 import finebore.flow.field.Fineness;
 import finebore.flow.field.Turbulence;
+import finebore.planning.SolvedChange;
 import finebore.study.SeatStudy;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -48,7 +49,6 @@ public record SolvedSuggestion(Suggestion suggestion, OptionalDouble share) {
     // Each begins from the plan before it at the same lift: sooner done, to the same answer.
     AirFlow[] last = new AirFlow[lifts.size()];
     Optional<double[]> before = areas(found, lifts, last, stop);
-    double port = found.portPerMm4();
     List<SolvedSuggestion> solved = new ArrayList<>();
     for (Suggestion suggestion : suggestions) {
       Optional<double[]> after =
@@ -57,19 +57,27 @@ public record SolvedSuggestion(Suggestion suggestion, OptionalDouble share) {
           new SolvedSuggestion(
               suggestion,
               after
-                  .map(a -> OptionalDouble.of(mean(before.get(), a, port)))
+                  .map(
+                      a ->
+                          OptionalDouble.of(
+                              mean(found, suggestion.study().finished(), lifts, before.get(), a)))
                   .orElse(OptionalDouble.empty())));
     }
     solved.sort(Comparator.comparingDouble(s -> -s.share().orElse(Double.NEGATIVE_INFINITY)));
     return List.copyOf(solved);
   }
 
-  private static double mean(double[] found, double[] planned, double port) {
+  /** Walls and port as the lift strip has them. */
+  private static double mean(
+      SeatStudy found, SeatStudy planned, List<Double> liftsMm, double[] before, double[] after) {
     double sum = 0;
-    for (int k = 0; k < found.length; k++) {
-      sum += AirChange.share(found[k], planned[k], port);
+    for (int k = 0; k < before.length; k++) {
+      AirChange.Walls walls = SolvedChange.walls(found, planned, liftsMm.get(k));
+      sum +=
+          AirChange.share(
+              before[k] * walls.found(), after[k] * walls.planned(), found.portPerMm4());
     }
-    return sum / found.length;
+    return sum / before.length;
   }
 
   private static Optional<double[]> areas(

@@ -1,6 +1,7 @@
 package finebore.work;
 
 import finebore.code.Coded;
+import finebore.flow.Sectors;
 import finebore.quantity.Quantity;
 import finebore.units.Unit;
 import java.util.Optional;
@@ -29,7 +30,9 @@ public enum ShopFigure implements Coded {
   MOST_RUNOUT("mostRunout", Quantity.SEAT_RUNOUT, 0.05),
   FIRE_RING_MARGIN("fireRingMargin", Quantity.FIRE_RING_MARGIN, 1),
   WATER_MARGIN("waterMargin", Quantity.WATER_MARGIN, 3),
-  PLUG_MARGIN("plugMargin", Quantity.PLUG_MARGIN, 2);
+  PLUG_MARGIN("plugMargin", Quantity.PLUG_MARGIN, 2),
+  LONG_SIDE("longSide", Quantity.DISCHARGE, Sectors.LONG_SIDE),
+  SHORT_SIDE("shortSide", Quantity.DISCHARGE, Sectors.SHORT_SIDE);
 
   private final String key;
   private final Quantity quantity;

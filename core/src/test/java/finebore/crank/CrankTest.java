@@ -6,8 +6,11 @@ import static org.assertj.core.api.Assertions.within;
 
 import finebore.crank.Piston.Pocket;
 import finebore.flow.CamLift;
+import finebore.space.ValveHead;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.hipparchus.geometry.euclidean.threed.Line;
 import org.hipparchus.geometry.euclidean.threed.Plane;
 import org.hipparchus.geometry.euclidean.threed.Rotation;
@@ -95,16 +98,22 @@ class CrankTest {
       least = Math.min(least, -plane.getOffset(rim));
     }
     Piston piston =
-        new Piston(CRANK, top, Optional.of(new Pocket(depth, Double.POSITIVE_INFINITY, floor)));
+        new Piston(
+            CRANK,
+            top,
+            Optional.of(
+                new Pocket(depth, Double.POSITIVE_INFINITY, floor, OptionalDouble.empty())));
     assertThat(piston.clearanceMm(valve, lift, deg)).isCloseTo(least, within(1e-4));
   }
 
   @Test
   void aPocketTooNarrowForTheHeadIsAsGoodAsNone() {
     ValveHead valve = upright(16);
-    Piston wide = new Piston(CRANK, 1.4, Optional.of(new Pocket(4, 18, 0)));
-    Piston narrow = new Piston(CRANK, 1.4, Optional.of(new Pocket(4, 15.9, 0)));
-    assertThat(narrow.clearanceMm(valve, 8, 0)).isEqualTo(FLAT.clearanceMm(valve, 8, 0));
+    Piston wide = new Piston(CRANK, 1.4, Optional.of(new Pocket(4, 18, 0, OptionalDouble.empty())));
+    Piston narrow =
+        new Piston(CRANK, 1.4, Optional.of(new Pocket(4, 15.9, 0, OptionalDouble.empty())));
+    assertThat(narrow.clearanceMm(valve, 8, 0))
+        .isCloseTo(FLAT.clearanceMm(valve, 8, 0), within(1e-9));
     // Within it, its rim is nearer than its floor: 18 - 16.
     assertThat(wide.clearanceMm(valve, 8.4, 0)).isCloseTo(2, within(1e-12));
     assertThat(wide.clearanceMm(valve, 10.4, 0)).isCloseTo(1.4 + 4 - 3.6, within(1e-12));
@@ -224,5 +233,97 @@ class CrankTest {
     assertThat(motion.liftMm(-20)).isPositive();
     assertThat(motion.liftMm(236)).isPositive();
     assertThat(motion.liftMm(-20 - 720)).isCloseTo(motion.liftMm(-20), within(1e-12));
+  }
+
+  /** Surfaces of piston and head walked over in small steps, for pockets with either wall. */
+  @ParameterizedTest
+  @CsvSource({
+    "0, 16, 18, 0, 8.4",
+    "12, 17, 18.5, 12, 9.0",
+    "12, 17, 18.5, 0, 9.0",
+    "12, 17, 17.2, 12, 6.0",
+    "20, 15, 16.5, 20, 8.0",
+    "20, 15, 16.5, 0, 8.0",
+    "20, 15, 14.0, 0, 6.5",
+    "28, 18.5, 20, 28, 7.0",
+    "28, 18.5, 20, 10, 7.0"
+  })
+  void aPocketIsKeptAsSampledSurfacesAre(
+      double lean, double radius, double pocket, double wall, double lift) {
+    double top = 1.4;
+    double depth = 5;
+    double floor = lean * 0.8;
+    ValveHead valve = new ValveHead(0, 0, lean, 0, radius, -7, 1.2);
+    Piston piston =
+        new Piston(
+            CRANK, top, Optional.of(new Pocket(depth, pocket, floor, OptionalDouble.of(wall))));
+    double mm = piston.clearanceMm(valve, lift, 0);
+    List<Vector3D> metal = surfaces(top, depth, pocket, lean, floor, wall);
+    List<Vector3D> head = plate(valve, lift);
+    double least = Double.POSITIVE_INFINITY;
+    for (Vector3D p : head) {
+      for (Vector3D q : metal) {
+        least = Math.min(least, p.distance(q));
+      }
+    }
+    if (mm > 0) {
+      assertThat(mm).isCloseTo(least, within(0.1));
+    } else {
+      assertThat(least).isLessThan(0.4);
+    }
+  }
+
+  private static List<Vector3D> plate(ValveHead valve, double lift) {
+    Vector3D axis = new Vector3D(Math.tan(Math.toRadians(valve.leanAlongDeg())), 0, 1).normalize();
+    Vector3D u = axis.orthogonal();
+    Vector3D v = axis.crossProduct(u);
+    List<Vector3D> points = new ArrayList<>();
+    for (int k = 0; k < 120; k++) {
+      double a = 2 * Math.PI * k / 120;
+      for (double share : new double[] {0.8, 1}) {
+        for (double over : new double[] {0, 1.2}) {
+          points.add(
+              axis.scalarMultiply(valve.restMm() + lift + over)
+                  .add(u.scalarMultiply(share * valve.radiusMm() * Math.cos(a)))
+                  .add(v.scalarMultiply(share * valve.radiusMm() * Math.sin(a))));
+        }
+      }
+    }
+    return points;
+  }
+
+  /** Crown round the pocket, its rim, wall and floor. */
+  private static List<Vector3D> surfaces(
+      double top, double depth, double radius, double lean, double floor, double wall) {
+    double middle = top * Math.tan(Math.toRadians(lean));
+    Vector3D down = new Vector3D(Math.sin(Math.toRadians(wall)), 0, Math.cos(Math.toRadians(wall)));
+    Vector3D normal =
+        new Vector3D(Math.sin(Math.toRadians(floor)), 0, Math.cos(Math.toRadians(floor)));
+    Vector3D on = new Vector3D(middle, 0, top + depth);
+    List<Vector3D> points = new ArrayList<>();
+    for (int k = 0; k < 180; k++) {
+      double a = 2 * Math.PI * k / 180;
+      Vector3D rim =
+          new Vector3D(middle + radius / down.getZ() * Math.cos(a), radius * Math.sin(a), top);
+      Vector3D in = rim.subtract(new Vector3D(middle, 0, top));
+      for (double out = 1; out < 1.5; out += 0.02) {
+        points.add(new Vector3D(middle, 0, top).add(in.scalarMultiply(out)));
+      }
+      double length = on.subtract(rim).dotProduct(normal) / down.dotProduct(normal);
+      for (int n = 0; n <= 40; n++) {
+        points.add(rim.add(down.scalarMultiply(length * n / 40)));
+      }
+      Vector3D foot = rim.add(down.scalarMultiply(length));
+      Vector3D middleOfFloor =
+          new Vector3D(middle, 0, top)
+              .add(
+                  down.scalarMultiply(
+                      on.subtract(new Vector3D(middle, 0, top)).dotProduct(normal)
+                          / down.dotProduct(normal)));
+      for (int n = 0; n <= 40; n++) {
+        points.add(middleOfFloor.add(foot.subtract(middleOfFloor).scalarMultiply(n / 40.0)));
+      }
+    }
+    return points;
   }
 }

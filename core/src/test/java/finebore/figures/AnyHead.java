@@ -150,7 +150,8 @@ public final class AnyHead {
                         maybe(Quantity.LASH, 0.2),
                         maybe(Quantity.POCKET_DEPTH, 4),
                         maybe(Quantity.POCKET_RADIUS, 20),
-                        maybe(Quantity.POCKET_ANGLE, 8)))
+                        maybe(Quantity.POCKET_ANGLE, 8),
+                        maybe(Quantity.POCKET_WALL, 8)))
                 .withPlans(List.of(Plan.of(wanted, operations))));
   }
 

@@ -62,7 +62,7 @@ class TakeBackTest {
     TakeBack back = TakeBack.of(TWO, I1, 9).orElseThrow();
     assertThat(back.seats()).extracting(s -> s.place().label()).containsExactly("I1");
     assertThat(back.seats().getFirst().depthMm()).isEqualTo(10);
-    assertThat(back.seats().getFirst().edgeMm()).isEqualTo(21);
+    assertThat(back.seats().getFirst().head().radiusMm()).isEqualTo(21);
     double now = area(back.chamberNow().getFirst());
     double after = area(back.chamberAfter().getFirst());
     assertThat(back.chamberNow()).hasSize(1);

@@ -223,7 +223,7 @@ class PlanStudyTest {
     assertThat(metal.terms())
         .containsEntry("wanted", Term.length(35))
         .containsEntry("throat", Term.length(37.4));
-    assertThat(metal.cure().orElseThrow()).isInstanceOf(Cure.ValveDiameter.class);
+    assertThat(metal.cure().orElseThrow()).isInstanceOf(Cure.LargerHead.class);
   }
 
   @Test

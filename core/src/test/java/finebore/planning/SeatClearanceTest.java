@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import finebore.Samples;
-import finebore.crank.ValveHead;
 import finebore.cutting.CutForm;
 import finebore.cutting.Plunge;
 import finebore.finding.FindingCode;
@@ -16,6 +15,7 @@ import finebore.job.Pistons;
 import finebore.job.Plan;
 import finebore.practice.Finding;
 import finebore.rules.PlanFindings;
+import finebore.space.ValveHead;
 import finebore.study.ReadingKind;
 import java.util.List;
 import java.util.OptionalDouble;

@@ -147,12 +147,19 @@ class SeatPlacesTest {
     double deepI = leaning.foundSeat(seat(leaning, "I1")).seat().depthMm();
     double deepE = leaning.foundSeat(seat(leaning, "E1")).seat().depthMm();
     // At the face (0, -20) and (0, 21); under it, where the heads lie, nearer to the middle.
-    double shutI = -20 + deepI * Math.tan(Math.toRadians(12));
-    double shutE = 21 - deepE * Math.tan(Math.toRadians(14));
+    double outI = leaning.foundValve(seat(leaning, "I1")).marginMm() - deepI;
+    double outE = leaning.foundValve(seat(leaning, "E1")).marginMm() - deepE;
+    double leanI = Math.toRadians(-12);
+    double leanE = Math.toRadians(14);
+    double shutI = -20 + outI * Math.sin(leanI);
+    double shutE = 21 + outE * Math.sin(leanE);
+    double higher = outE * Math.cos(leanE) - outI * Math.cos(leanI);
     Job job = read(leaning, "I1", Measure.AXIS_ALONG, 0);
-    job = read(job, "I1", Measure.GAP_TO_BORE, BORE / 2 + shutI - radius(job, "I1"));
+    job =
+        read(
+            job, "I1", Measure.GAP_TO_BORE, BORE / 2 + shutI - radius(job, "I1") * Math.cos(leanI));
     job = read(job, "E1", Measure.AXIS_ALONG, 0);
-    job = read(job, "E1", Measure.CENTRES_TO_INTAKE_A, shutE - shutI);
+    job = read(job, "E1", Measure.CENTRES_TO_INTAKE_A, Math.hypot(shutE - shutI, higher));
     assertAt(job, "I1", 0, -20);
     assertAt(job, "E1", 0, 21);
   }

@@ -140,11 +140,12 @@ class SeatRoomTest {
                 .withLayout(Optional.of(new HeadLayout(1, 100, 90, 90, 20, 0, 14, 15, -15))));
     Room room = SeatRoom.found(leaning, I1).orElseThrow();
     double edge = leaning.foundValve(I1).headDiameterMm() / 2;
-    double seat = -leaning.foundSeat(I1).seat().depthMm();
+    // The edge that is seen, by which a caliper is held.
+    double seen = -leaning.foundSeat(I1).seat().depthMm() + leaning.foundValve(I1).marginMm();
     for (int direction : new int[] {0, 9, 18, 27, 36}) {
-      assertThat(room.gap(direction, edge, seat).outwardMm())
+      assertThat(room.gap(direction, edge, seen).outwardMm())
           .as("direction %d", direction)
-          .isCloseTo(1.2, within(1e-9));
+          .isCloseTo(1.2, within(1e-8));
     }
   }
 

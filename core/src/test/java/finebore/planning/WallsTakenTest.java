@@ -106,7 +106,30 @@ class WallsTakenTest {
         .isCloseTo(1 + swept / (swept / 9 + change + ring), within(1e-6));
     // The seat's section is as it was.
     assertThat(after.cut().fit().restMm()).isEqualTo(before.cut().fit().restMm());
-    assertThat(after.reading(ReadingKind.REMOVED)).isEqualTo(before.reading(ReadingKind.REMOVED));
+    assertThat(
+            after.reading(ReadingKind.REMOVED).orElseThrow()
+                - before.reading(ReadingKind.REMOVED).orElseThrow())
+        .isCloseTo(ring, within(1e-6));
+  }
+
+  /** A quarter of the clock is a quarter of the ring, told at the operation and at the chamber. */
+  @ParameterizedTest
+  @CsvSource({"3, 6, 3", "10.2, 1.4, 3.2", "2.02, 2.05, 0.03", "0, 12, 12"})
+  void whatAnOperationTakesEndsWhereItEnds(double from, double to, double hours) {
+    Job job = job();
+    Plan plan = with(job, new TakeWallBack(from, to, 24));
+    SeatOutcome after = SeatOutcome.of(job, I1, plan);
+    double ring = Math.PI * (24 * 24 - 22.5 * 22.5) * 9;
+    assertThat(after.cut().cutting().steps().getFirst().removedMm3())
+        .isCloseTo(ring * hours / 12, within(0.01));
+    double grown =
+        after.reading(ReadingKind.CHAMBER).orElseThrow()
+            - SeatOutcome.of(job, I1, with(job)).reading(ReadingKind.CHAMBER).orElseThrow();
+    assertThat(grown).isCloseTo(ring * hours / 12, within(0.01));
+    // A second cut of the same takes nothing more, one that overlaps only what is left.
+    Plan twice = with(job, new TakeWallBack(from, to, 24), new TakeWallBack(from, to, 24));
+    assertThat(SeatOutcome.of(job, I1, twice).cut().cutting().steps().get(1).removedMm3())
+        .isCloseTo(0, within(1e-6));
   }
 
   @Test

@@ -4,10 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import static org.assertj.core.api.Assertions.within;
 
-import finebore.flow.Direction;
 import finebore.room.Room.Nearest;
-import finebore.room.Room.Neighbour;
 import finebore.room.Shroud.State;
+import finebore.space.ValveHead;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -23,16 +22,25 @@ class ShroudTest {
 
   private static final double EDGE = 20;
 
+  /** A level head beside it, as thick as nothing. */
+  private static ValveHead shut(double along, double across, double head, double top) {
+    return new ValveHead(along, across, 0, 0, head / 2, top, 0);
+  }
+
   private static Room open(double along, double across, double bore) {
-    return new Room(along, across, 0, 0, bore, Optional.empty(), List.of());
+    return new Room(along, across, 0, 0, bore, Optional.empty(), List.of(), PortSide.INTAKE);
   }
 
   private static Room walled(double... fromAxis) {
+    return walled(PortSide.INTAKE, fromAxis);
+  }
+
+  private static Room walled(PortSide side, double... fromAxis) {
     Map<Double, Double> wall = new TreeMap<>();
     for (int k = 0; k < fromAxis.length; k++) {
       wall.put(12.0 * k / fromAxis.length, fromAxis[k]);
     }
-    return new Room(3, -14, 0, 0, 86, ChamberWall.of(wall, 9), List.of());
+    return new Room(3, -14, 0, 0, 86, ChamberWall.of(wall, 9), List.of(), side);
   }
 
   private static double areaMm2(Room room, double edge, double height) {
@@ -61,7 +69,7 @@ class ShroudTest {
       double toward = Math.cos(2 * Math.PI * k / 24 - Math.PI / 2);
       wall.put(k / 2.0, toward > 0.25 ? away / toward : 96.0);
     }
-    Room room = new Room(0, 0, 0, 0, 4000, ChamberWall.of(wall, 30), List.of());
+    Room room = new Room(0, 0, 0, 0, 4000, ChamberWall.of(wall, 30), List.of(), PortSide.INTAKE);
     for (int d : new int[] {12, 15, 18, 21, 24}) {
       double toward = Math.cos(Around.angleRad(d) - Math.PI / 2);
       double strips = 0;
@@ -88,7 +96,8 @@ class ShroudTest {
   void aShutNeighbourIsAWallUpToItsEdge() {
     Room alone = open(-20, 0, 4000);
     Room beside =
-        new Room(-20, 0, 0, 0, 4000, Optional.empty(), List.of(new Neighbour(22, 0, 34, -8)));
+        new Room(
+            -20, 0, 0, 0, 4000, Optional.empty(), List.of(shut(22, 0, 34, -8)), PortSide.INTAKE);
     int east = Around.DIRECTIONS / 4;
     assertThat(beside.gap(east, EDGE, -8).outwardMm()).isCloseTo(42 - 17 - EDGE, within(1e-12));
     assertThat(beside.gap(east, EDGE, -8).what()).isEqualTo(Nearest.NEIGHBOUR);
@@ -98,18 +107,17 @@ class ShroudTest {
 
   @Test
   void aWallAtTheEdgeShutsItsDirectionsAndOneFarOffNone() {
-    Shroud far = Shroud.of(walled(80, 80, 80, 80), EDGE, -2, 500, Direction.INTAKE);
+    Shroud far = Shroud.of(walled(80, 80, 80, 80), EDGE, -2, 500);
     assertThat(far.degrees(State.FREE)).isEqualTo(360);
     assertThat(far.share()).isGreaterThan(0.999);
-    Shroud half =
-        Shroud.of(walled(20, 20, 80, 80, 80, 80, 20, 20), EDGE, -2, 500, Direction.INTAKE);
+    Shroud half = Shroud.of(walled(20, 20, 80, 80, 80, 80, 20, 20), EDGE, -2, 500);
     assertThat(half.degrees(State.SHUT)).isBetween(90.0, 270.0);
     assertThat(half.share()).isBetween(0.3, 0.7);
     assertThat(half.degrees(State.FREE) + half.degrees(State.TIGHT) + half.degrees(State.SHUT))
         .isEqualTo(360);
     // The long side of an intake is the one toward the exhausts: shut, it costs more there.
     Shroud other =
-        Shroud.of(walled(20, 20, 80, 80, 80, 80, 20, 20), EDGE, -2, 500, Direction.EXHAUST);
+        Shroud.of(walled(PortSide.EXHAUST, 20, 20, 80, 80, 80, 80, 20, 20), EDGE, -2, 500);
     assertThat(half.share()).isLessThan(other.share());
   }
 
@@ -122,9 +130,8 @@ class ShroudTest {
       back[random.nextInt(8)] += random.nextDouble() * 3;
       double lift = random.nextDouble() * 14 - 6;
       double gate = 50 + random.nextDouble() * 700;
-      assertThat(Shroud.of(walled(back), EDGE, lift, gate, Direction.INTAKE).share())
-          .isGreaterThanOrEqualTo(
-              Shroud.of(walled(wall), EDGE, lift, gate, Direction.INTAKE).share());
+      assertThat(Shroud.of(walled(back), EDGE, lift, gate).share())
+          .isGreaterThanOrEqualTo(Shroud.of(walled(wall), EDGE, lift, gate).share());
     }
   }
 
@@ -142,7 +149,14 @@ class ShroudTest {
       double lean = random.nextDouble() * 12 - 6;
       Room here =
           new Room(
-              7, -12, lean, 5, 90, ChamberWall.of(wall, 8), List.of(new Neighbour(5, 25, 30, -7)));
+              7,
+              -12,
+              lean,
+              5,
+              90,
+              ChamberWall.of(wall, 8),
+              List.of(shut(5, 25, 30, -7)),
+              PortSide.EXHAUST);
       Room there =
           new Room(
               -7,
@@ -151,47 +165,47 @@ class ShroudTest {
               5,
               90,
               ChamberWall.of(mirrored, 8),
-              List.of(new Neighbour(-5, 25, 30, -7)));
-      assertThat(Shroud.of(there, EDGE, 3, 400, Direction.EXHAUST).share())
-          .isCloseTo(Shroud.of(here, EDGE, 3, 400, Direction.EXHAUST).share(), within(1e-12));
+              List.of(shut(-5, 25, 30, -7)),
+              PortSide.EXHAUST);
+      assertThat(Shroud.of(there, EDGE, 3, 400).share())
+          .isCloseTo(Shroud.of(here, EDGE, 3, 400).share(), within(1e-12));
     }
   }
 
   @Test
   void aLargerFixtureShroudsLess() {
     Room room = open(0, -21, 82);
-    double small = Shroud.of(room, EDGE, 8, 600, Direction.INTAKE).share();
-    double large = Shroud.of(room.inBore(104), EDGE, 8, 600, Direction.INTAKE).share();
+    double small = Shroud.of(room, EDGE, 8, 600).share();
+    double large = Shroud.of(room.inBore(104), EDGE, 8, 600).share();
     assertThat(small).isLessThan(large - 0.01);
   }
 
   /** A head that leans away from its wall as it opens gets free of it. */
   @Test
   void aLeanTakesTheHeadAside() {
-    Room upright = new Room(0, -20, 0, 0, 84, Optional.empty(), List.of());
-    Room canted = new Room(0, -20, 0, 15, 84, Optional.empty(), List.of());
+    Room upright = new Room(0, -20, 0, 0, 84, Optional.empty(), List.of(), PortSide.INTAKE);
+    Room canted = new Room(0, -20, 0, 15, 84, Optional.empty(), List.of(), PortSide.INTAKE);
     int south = Around.DIRECTIONS / 2;
     assertThat(upright.gap(south, EDGE, 10).outwardMm()).isCloseTo(2, within(1e-12));
     assertThat(canted.gap(south, EDGE, 10).outwardMm())
-        .isCloseTo(2 + 10 * Math.tan(Math.toRadians(15)), within(1e-12));
-    assertThat(upright.leastToBoreMm(EDGE, 0, 12)).isCloseTo(2, within(1e-12));
-    assertThat(canted.leastToBoreMm(EDGE, 0, 12)).isCloseTo(2, within(1e-12));
-    Room toward = new Room(0, -20, 0, -15, 84, Optional.empty(), List.of());
-    assertThat(toward.leastToBoreMm(EDGE, 0, 12))
-        .isCloseTo(2 - 12 * Math.tan(Math.toRadians(15)), within(1e-12));
+        .isCloseTo(
+            42 - (20 - 10 * Math.sin(Math.toRadians(15)) + EDGE * Math.cos(Math.toRadians(15))),
+            within(1e-12));
+    assertThat(upright.head(EDGE, -8, 0).leastToBoreMm(84, 12)).isCloseTo(2, within(1e-9));
+    assertThat(canted.head(EDGE, 0, 0).leastToBoreMm(84, 12)).isGreaterThan(2);
   }
 
   @Test
   void headsThatMeetOnTheWayAreSeen() {
-    Neighbour beside = new Neighbour(0, 21.5, 34, -8);
-    Room toward = new Room(0, -20, 0, 20, 200, Optional.empty(), List.of(beside));
-    assertThat(toward.leastToNeighbourMm(EDGE, 0, 0).orElseThrow()).isCloseTo(4.5, within(1e-9));
+    ValveHead beside = shut(0, 21.5, 34, -8);
+    Room toward = new Room(0, -20, 0, 20, 200, Optional.empty(), List.of(beside), PortSide.INTAKE);
+    ValveHead head = toward.head(EDGE, -8, 0);
+    double shut = toward.leastToNeighbourMm(head, 0).orElseThrow();
     // It goes over the other before it gets there, but comes nearer first.
-    assertThat(toward.leastToNeighbourMm(EDGE, 0, 13).orElseThrow()).isBetween(3.5, 4.2);
-    Room close = new Room(0, -15.6, 0, 20, 200, Optional.empty(), List.of(beside));
-    assertThat(close.leastToNeighbourMm(EDGE, 0, 0).orElseThrow()).isCloseTo(0.1, within(1e-9));
-    assertThat(close.leastToNeighbourMm(EDGE, 0, 13).orElseThrow()).isNegative();
-    assertThat(open(0, 0, 80).leastToNeighbourMm(EDGE, 0, 10)).isEmpty();
+    assertThat(toward.leastToNeighbourMm(head, 13).orElseThrow()).isLessThan(shut - 0.3);
+    Room close = new Room(0, -11, 0, 20, 200, Optional.empty(), List.of(beside), PortSide.INTAKE);
+    assertThat(close.leastToNeighbourMm(close.head(EDGE, -8, 1.5), 13).orElseThrow()).isNegative();
+    assertThat(open(0, 0, 80).leastToNeighbourMm(head, 10)).isEmpty();
   }
 
   @Test
@@ -203,7 +217,6 @@ class ShroudTest {
             EDGE,
             -1,
             500,
-            Direction.INTAKE,
             IntStream.range(0, Around.DIRECTIONS)
                 .mapToObj(d -> new WallLimit(room.toCircleFromAxis(d, 38), WallLimit.By.FIRE_RING))
                 .toList());
@@ -213,7 +226,7 @@ class ShroudTest {
     assertThat(north.limitMm()).isCloseTo(Math.sqrt(38 * 38 - 9) + 14, within(1e-9));
     assertThat(north.ruleMm()).isCloseTo(EDGE + 9 * 0.72, within(1e-9));
     Room freed = walled(north.freeMm(), north.freeMm(), north.freeMm(), north.freeMm());
-    assertThat(Shroud.of(freed, EDGE, -1, 500, Direction.INTAKE).parts().getFirst().passes())
+    assertThat(Shroud.of(freed, EDGE, -1, 500).parts().getFirst().passes())
         .isCloseTo(Shroud.FREE_SHARE, within(1e-9));
     WallBack south = back.get(Around.DIRECTIONS / 2);
     assertThat(south.isHeld()).isTrue();
@@ -240,25 +253,26 @@ class ShroudTest {
     assertThat(new Shroud.Part(Room.Gap.FREE, 0.0499).state()).isEqualTo(Shroud.State.SHUT);
   }
 
-  /** The long side lies toward the exhausts for an intake, toward the intakes for an exhaust. */
+  /** The long side lies away from where the port comes from, wherever that is. */
   @Test
   void eachSideHasItsOwnDischarge() {
-    double longSide = Shroud.discharge(0, Direction.INTAKE);
-    double shortSide = Shroud.discharge(36, Direction.INTAKE);
-    assertThat(longSide).isGreaterThan(shortSide);
-    assertThat(Shroud.discharge(36, Direction.EXHAUST)).isEqualTo(longSide);
-    assertThat(Shroud.discharge(0, Direction.EXHAUST)).isEqualTo(shortSide);
-    for (Direction direction : Direction.values()) {
-      assertThat(Shroud.discharge(18, direction)).isEqualTo((longSide + shortSide) / 2);
-      assertThat(Shroud.discharge(54, direction)).isEqualTo((longSide + shortSide) / 2);
-    }
-    assertThat(Shroud.discharge(17, Direction.INTAKE)).isEqualTo(longSide);
-    assertThat(Shroud.discharge(19, Direction.INTAKE)).isEqualTo(shortSide);
+    assertThat(PortSide.INTAKE.discharge(Around.angleRad(0))).isEqualTo(0.72);
+    assertThat(PortSide.INTAKE.discharge(Around.angleRad(36))).isEqualTo(0.65);
+    assertThat(PortSide.EXHAUST.discharge(Around.angleRad(36))).isEqualTo(0.72);
+    assertThat(PortSide.EXHAUST.discharge(Around.angleRad(0))).isEqualTo(0.65);
+    PortSide at8 = new PortSide(8, true, 0.75, 0.6);
+    assertThat(at8.longClock()).isEqualTo(2);
+    // Two o'clock is the twelfth direction; a quarter of the clock to each side they meet.
+    assertThat(at8.discharge(Around.angleRad(12))).isEqualTo(0.75);
+    assertThat(at8.discharge(Around.angleRad(48))).isEqualTo(0.6);
+    assertThat(at8.discharge(Around.angleRad(12 + 18))).isEqualTo((0.75 + 0.6) / 2);
+    assertThat(at8.discharge(Around.angleRad(12 - 17))).isEqualTo(0.75);
+    assertThat(at8.discharge(Around.angleRad(12 - 19))).isEqualTo(0.6);
     assertThat(Shroud.passes(100, 0)).isZero();
     assertThat(Shroud.passes(100, Double.POSITIVE_INFINITY)).isEqualTo(1);
     // What counts as free leaves just so much.
-    double gap = Shroud.freePerRadianMm2(500, 0, Direction.INTAKE);
-    assertThat(Shroud.passes(longSide * 500 / (2 * Math.PI), gap))
+    double gap = Shroud.freePerRadianMm2(500, 0.72);
+    assertThat(Shroud.passes(0.72 * 500 / (2 * Math.PI), gap))
         .isCloseTo(Shroud.FREE_SHARE, within(1e-12));
   }
 

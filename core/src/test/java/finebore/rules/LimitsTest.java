@@ -200,9 +200,9 @@ class LimitsTest {
 
   @Test
   void aSweepFreesAValveAndStopsAtTheFireRing() {
-    assertThat(Unshrouding.sweepDiameterMm(40, 8, 42, 100)).isCloseTo(52, within(1e-12));
-    assertThat(Unshrouding.sweepDiameterMm(40, 8, 42, 24)).isCloseTo(48, within(1e-12));
-    assertThat(Unshrouding.sweepDiameterMm(40, 8, 60, 24)).isCloseTo(60, within(1e-12));
+    assertThat(Unshrouding.sweepDiameterMm(40, 8, 0.75, 42, 100)).isCloseTo(52, within(1e-12));
+    assertThat(Unshrouding.sweepDiameterMm(40, 8, 0.75, 42, 24)).isCloseTo(48, within(1e-12));
+    assertThat(Unshrouding.sweepDiameterMm(40, 8, 0.75, 60, 24)).isCloseTo(60, within(1e-12));
   }
 
   @Test

@@ -234,7 +234,7 @@ class PlanFindingsTest {
         one(study(wide, WANTED.withThroatDiameter(34.2), form(7.4)), THROAT_LARGER_ALREADY);
     assertThat(large.extent()).isCloseTo(1.4, within(1e-6));
     // 35.6 is 0.90, the most the practice wants, of 39.56: the next tenth up.
-    assertThat(((Cure.ValveDiameter) large.cure().orElseThrow()).mm()).isEqualTo(39.6);
+    assertThat(((Cure.LargerHead) large.cure().orElseThrow()).mm()).isEqualTo(39.6);
     Practice open =
         Samples.practice().with(Port.INTAKE, ReadingKind.THROAT_RATIO, Optional.empty());
     PlanStudy study = study(wide, WANTED.withThroatDiameter(34.2), form(7.4));
@@ -262,7 +262,7 @@ class PlanFindingsTest {
     double shown = taken.finished().fit().seat().shown().get(2).shownMm();
     assertThat(lost.extent()).isCloseTo(1.4 - shown, within(1e-9));
     // 35.9 is 92 % of 39: the valve is the cure, not a narrower cut.
-    assertThat(lost.cure().orElseThrow()).isInstanceOf(Cure.ValveDiameter.class);
+    assertThat(lost.cure().orElseThrow()).isInstanceOf(Cure.LargerHead.class);
     Practice wide =
         Samples.practice()
             .with(Port.INTAKE, ReadingKind.THROAT_RATIO, Optional.of(Samples.range(0.8, 0.95)));

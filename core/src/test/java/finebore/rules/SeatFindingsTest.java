@@ -155,7 +155,7 @@ class SeatFindingsTest {
     assertThat(cuts.terms())
         .extracting(t -> ((Term.Phrase) t).message().code())
         .containsExactly("cut.left", "cut.neverShows");
-    assertThat(lost.cure().orElseThrow()).isInstanceOf(Cure.ValveDiameter.class);
+    assertThat(lost.cure().orElseThrow()).isInstanceOf(Cure.LargerHead.class);
     assertThat(after(pairing, lost, ReadingKind.THROAT_RATIO)).isBetween(0.89, 0.9001);
   }
 

@@ -19,6 +19,7 @@ import finebore.planning.SeatInSeries;
 import finebore.seat.Seat;
 import finebore.units.Unit;
 import finebore.valve.Pairing;
+import finebore.valve.Resized;
 import finebore.valve.Valve;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;

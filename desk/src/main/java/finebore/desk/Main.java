@@ -8,6 +8,7 @@ import finebore.desk.theme.Theme;
 import finebore.formats.FileProblem;
 import finebore.formats.JobDocument;
 import finebore.formats.JobFile;
+import finebore.job.Engine.SeatPlace;
 import finebore.reports.AirColours;
 import finebore.words.Language;
 import java.nio.file.Path;
@@ -33,10 +34,14 @@ public final class Main {
     if (opensWindow(arguments)) {
       Toolkit.begin();
     }
-    int code = Commands.withManners(new CommandLine(new Main())).execute(arguments);
+    int code = commands().execute(arguments);
     if (code != 0) {
       System.exit(code);
     }
+  }
+
+  static CommandLine commands() {
+    return Commands.withManners(new CommandLine(new Main()));
   }
 
   private static boolean opensWindow(String[] arguments) {
@@ -104,8 +109,7 @@ public final class Main {
 
     @Option(
         names = "--seat",
-        defaultValue = "I1",
-        description = "Which seat, for example I1 or E2.")
+        description = "Which seat, for example I1 or E2; the first otherwise.")
     private String seat;
 
     @Option(
@@ -152,6 +156,12 @@ public final class Main {
       return found;
     }
 
+    private static void within(String option, int value, int least, int most) throws FileProblem {
+      if (value < least || value > most) {
+        throw unexpected(option, least + " .. " + most, Integer.toString(value));
+      }
+    }
+
     Integer run(JobDocument document, Optional<Path> file) throws FileProblem {
       if (shot == null) {
         DeskStart.open(Optional.of(document), file, spoken());
@@ -160,6 +170,14 @@ public final class Main {
       if (!STATIONS.contains(station)) {
         throw unexpected("--station", String.join(", ", STATIONS), station);
       }
+      if (operation != null) {
+        SeatPlace first = document.job().engine().seats().getFirst();
+        within("--operation", operation, 0, document.job().planOf(first).steps().size());
+      }
+      if (test != null) {
+        within("--test", test, 1, document.job().bench().tests().size());
+      }
+      within("--text", text, 100, 150);
       if (!theme.equals("paper") && !theme.equals("dark")) {
         throw unexpected("--theme", "paper, dark", theme);
       }
@@ -168,7 +186,7 @@ public final class Main {
           new Shot.View(
               document,
               file,
-              seat,
+              Optional.ofNullable(seat),
               size,
               Theme.byId(theme),
               Optional.ofNullable(units),
@@ -215,9 +233,12 @@ public final class Main {
 
     @Override
     public Integer call() throws FileProblem {
-      if (file == null) {
-        DeskStart.open(Optional.empty(), Optional.empty(), Optional.empty());
+      if (file == null && picture.shot == null) {
+        DeskStart.open(Optional.empty(), Optional.empty(), picture.spoken());
         return 0;
+      }
+      if (file == null) {
+        throw unexpected("FILE", "open FILE --shot " + picture.shot, "");
       }
       return picture.run(JobFile.read(file), Optional.of(file));
     }

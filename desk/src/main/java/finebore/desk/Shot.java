@@ -23,7 +23,9 @@ import finebore.words.Notation;
 import finebore.words.NotationException;
 import finebore.words.UnitSystem;
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.concurrent.CompletableFuture;
@@ -47,7 +49,7 @@ final class Shot {
   record View(
       JobDocument document,
       Optional<Path> file,
-      String seat,
+      Optional<String> seat,
       String size,
       Theme theme,
       Optional<String> units,
@@ -73,20 +75,10 @@ final class Shot {
     if (view.units().filter(u -> Units.of(u).isEmpty()).isPresent()) {
       throw Main.unexpected("--units", "mm, inch", view.units().get());
     }
-    SeatPlace place =
-        view.document().job().engine().seats().stream()
-            .filter(s -> s.label().equals(view.seat()))
-            .findFirst()
-            .orElseThrow(
-                () ->
-                    Main.unexpected(
-                        "--seat",
-                        String.join(
-                            ", ",
-                            view.document().job().engine().seats().stream()
-                                .map(SeatPlace::label)
-                                .toList()),
-                        view.seat()));
+    SeatPlace place = seatOf(view);
+    if (!Files.isDirectory(out.toAbsolutePath().getParent())) {
+      throw unwritable(out, "no folder " + out.toAbsolutePath().getParent());
+    }
     CompletableFuture<WritableImage> picture = new CompletableFuture<>();
     Toolkit.await();
     Path home = Leavings.temporaryFolder();
@@ -96,10 +88,7 @@ final class Shot {
       WritableImage image = picture.get();
       ImageIO.write(SwingFXUtils.fromFXImage(image, null), "png", out.toFile());
     } catch (IOException e) {
-      throw new FileProblem(
-          Message.of("file.unwritable")
-              .with("file", Term.quote(out.toString()))
-              .with("cause", Term.quote(String.valueOf(e.getMessage()))));
+      throw unwritable(out, String.valueOf(e.getMessage()));
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
     } catch (ExecutionException e) {
@@ -109,6 +98,30 @@ final class Shot {
       Leavings.remove(home);
     }
     System.out.println("wrote " + out);
+  }
+
+  private static FileProblem unwritable(Path out, String cause) {
+    return new FileProblem(
+        Message.of("file.unwritable")
+            .with("file", Term.quote(out.toString()))
+            .with("cause", Term.quote(cause)));
+  }
+
+  /** The seat that was asked for, or the first. */
+  private static SeatPlace seatOf(View view) throws FileProblem {
+    List<SeatPlace> seats = view.document().job().engine().seats();
+    Optional<String> asked = view.seat();
+    return asked.isEmpty()
+        ? seats.getFirst()
+        : seats.stream()
+            .filter(s -> s.label().equals(asked.get()))
+            .findFirst()
+            .orElseThrow(
+                () ->
+                    Main.unexpected(
+                        "--seat",
+                        String.join(", ", seats.stream().map(SeatPlace::label).toList()),
+                        asked.get()));
   }
 
   /** With its pictures, so that nothing is left beside the job's own file. */

@@ -1,5 +1,6 @@
 package finebore.desk;
 
+import finebore.desk.plan.FindingsPane;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
@@ -56,6 +57,24 @@ class QuickRobot extends FxRobot {
 
   /** Waits for what was put off and for the next frame, which lays everything out. */
   void settle() {
+    frame();
+    long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(FRAME_SECONDS);
+    while (onFx(QuickRobot::isStudying)) {
+      if (System.nanoTime() > end) {
+        throw new AssertionError("cures are still studied");
+      }
+      frame();
+    }
+  }
+
+  /** Cures are tried out off the window's thread. */
+  private static boolean isStudying() {
+    return Window.getWindows().stream()
+        .map(w -> w.getScene() == null ? null : w.getScene().lookup("#findings"))
+        .anyMatch(n -> n instanceof FindingsPane pane && pane.isStudying());
+  }
+
+  private void frame() {
     CountDownLatch laidOut = new CountDownLatch(1);
     onFx(
         () -> {

@@ -149,6 +149,11 @@ final class JobForms {
                 "pocketAngleDeg",
                 Forms.figure(Quantity.POCKET_ANGLE),
                 g -> g.pistonSide().pocketAngleDeg());
+        private final Field<OptionalDouble> pocketWallDeg =
+            field(
+                "pocketWallDeg",
+                Forms.figure(Quantity.POCKET_WALL),
+                g -> g.pistonSide().pocketWallDeg());
 
         @Override
         protected Group of(Values v) {
@@ -164,7 +169,8 @@ final class JobForms {
                   v.of(lashMm),
                   v.of(pocketDepthMm),
                   v.of(pocketRadiusMm),
-                  v.of(pocketAngleDeg)));
+                  v.of(pocketAngleDeg),
+                  v.of(pocketWallDeg)));
         }
       };
 

@@ -245,16 +245,18 @@ public final class ReadingsTable {
       if (units.isEmpty() && unit.equals(quantity.dimension().unit())) {
         return value;
       }
-      return named
-          .orElseThrow(
-              () ->
-                  wrong(
-                      "unit",
-                      oneOfMessage(
-                          units.isEmpty()
-                              ? List.of(quantity.dimension().unit())
-                              : units.stream().map(Unit::symbol).toList())))
-          .toBase(value);
+      double read =
+          named
+              .orElseThrow(
+                  () ->
+                      wrong(
+                          "unit",
+                          oneOfMessage(
+                              units.isEmpty()
+                                  ? List.of(quantity.dimension().unit())
+                                  : units.stream().map(Unit::symbol).toList())))
+              .toBase(value);
+      return quantity.unrounded(read);
     }
   }
 

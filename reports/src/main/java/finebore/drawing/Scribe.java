@@ -6,6 +6,7 @@ import finebore.drawing.Drawing.Item;
 import finebore.drawing.Drawing.Label;
 import finebore.drawing.Drawing.Outline;
 import finebore.drawing.Drawing.Vertex;
+import finebore.head.HeadPlan;
 import finebore.head.HeadPlan.Spot;
 import finebore.head.TakeBack;
 import finebore.head.TakeBack.OfSeat;
@@ -13,9 +14,12 @@ import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.planning.RoomAtLift;
 import finebore.room.Around;
-import finebore.room.WallBack;
+import finebore.room.ChamberWall;
+import finebore.room.PortSide;
 import finebore.section.Point;
+import finebore.space.Rim;
 import finebore.units.Dimension;
+import finebore.words.UnitSystem;
 import finebore.words.Words;
 import finebore.work.ShopFigure;
 import java.util.ArrayList;
@@ -66,12 +70,10 @@ public final class Scribe {
     items.add(circle(DrawingLayer.FIRE_RING, 0, 0, ring));
     items.add(circle(DrawingLayer.STOP_LINE, 0, 0, stop));
     for (OfSeat seat : taken.seats()) {
-      items.add(
-          circle(
-              DrawingLayer.VALVE_HEAD,
-              seat.room().alongMm(),
-              seat.room().acrossMm(),
-              seat.edgeMm()));
+      walls(
+          items,
+          DrawingLayer.VALVE_HEAD,
+          List.of(HeadPlan.outline(seat.head().seen(), new Spot(0, 0))));
       cross(items, seat);
     }
     walls(items, DrawingLayer.CHAMBER, taken.chamberNow());
@@ -94,19 +96,32 @@ public final class Scribe {
     }
   }
 
-  /** The compass is set on the axis. */
+  /**
+   * The compass is set on the middle of the head, which can be marked on it; beside it, where the
+   * valve leans, a small ring where its axis meets the face.
+   */
   private void cross(List<Item> items, OfSeat seat) {
-    double x = seat.room().alongMm();
-    double y = seat.room().acrossMm();
+    Rim seen = seat.head().seen();
+    double x = seen.alongMm();
+    double y = seen.acrossMm();
     items.add(Outline.line(DrawingLayer.DIMENSIONS, new Point(x - 3, y), new Point(x + 3, y)));
     items.add(Outline.line(DrawingLayer.DIMENSIONS, new Point(x, y - 3), new Point(x, y + 3)));
     label(items, x + 2, y + 1.5, seat.place().label(), Align.LEFT);
+    if (leans(seat)) {
+      items.add(circle(DrawingLayer.AXIS, seat.room().alongMm(), seat.room().acrossMm(), 1));
+    }
   }
 
+  private static boolean leans(OfSeat seat) {
+    return seat.room().leanAlongDeg() != 0 || seat.room().leanAcrossDeg() != 0;
+  }
+
+  /** Its length is that between the inner edges of its ticks, which a caliper can feel for. */
   private void bar(List<Item> items, double y) {
     double half = BAR_MM / 2;
+    double tick = half + DrawingLayer.SCALE_BAR.widthMm() / 2;
     items.add(Outline.line(DrawingLayer.SCALE_BAR, new Point(-half, y), new Point(half, y)));
-    for (double end : new double[] {-half, half}) {
+    for (double end : new double[] {-tick, tick}) {
       items.add(Outline.line(DrawingLayer.SCALE_BAR, new Point(end, y - 2), new Point(end, y + 2)));
     }
     label(
@@ -149,17 +164,23 @@ public final class Scribe {
         .ifPresent(
             mm -> lines.add(words.text("scribe.skim", "skim", words.figure(Dimension.LENGTH, mm))));
     for (OfSeat seat : taken.seats()) {
+      Rim seen = seat.head().seen();
       lines.add(
           words.text(
               "scribe.centre",
               "seat",
               seat.place().label(),
               "along",
-              words.figure(Dimension.LENGTH, seat.room().alongMm()),
+              words.figure(Dimension.LENGTH, seen.alongMm()),
               "across",
-              words.figure(Dimension.LENGTH, seat.room().acrossMm())));
+              words.figure(Dimension.LENGTH, seen.acrossMm())));
+      if (leans(seat)) {
+        lines.add("  " + words.text("scribe.leans", heights(seat, seen)));
+      }
+      lines.add("  " + portSide(seat));
       radii(lines, seat);
     }
+    lines.add(words.text("scribe.basis"));
     return lines;
   }
 
@@ -169,22 +190,71 @@ public final class Scribe {
       return;
     }
     List<String> radii = new ArrayList<>();
+    Rim seen = seat.head().seen();
+    double along = seen.alongMm() - seat.room().alongMm();
+    double across = seen.acrossMm() - seat.room().acrossMm();
+    ChamberWall wanted = seat.wanted();
     for (int k = 0; k < TOLD; k++) {
       int direction = k * Around.DIRECTIONS / TOLD;
-      WallBack wall = seat.back().get(direction);
-      if (wall.takeMm() >= RoomAtLift.SLIGHT_MM) {
+      double angle = Around.angleRad(direction);
+      double now = seat.room().chamber().orElseThrow().fromMm(along, across, angle);
+      double to = wanted.fromMm(along, across, angle);
+      if (to - now >= RoomAtLift.SLIGHT_MM) {
         radii.add(
             words.text(
-                wall.isHeld() ? "scribe.radius.held" : "scribe.radius",
+                seat.back().get(direction).isHeld() ? "scribe.radius.held" : "scribe.radius",
                 "hour",
                 hour(direction),
                 "now",
-                words.figure(Dimension.LENGTH, wall.nowMm()),
+                words.figure(Dimension.LENGTH, now),
                 "radius",
-                words.figure(Dimension.LENGTH, TakeBack.targetMm(wall))));
+                words.figure(Dimension.LENGTH, to),
+                "rule",
+                words.figure(Dimension.LENGTH, seat.back().get(direction).ruleMm())));
       }
     }
     lines.add("  " + (radii.isEmpty() ? words.text("scribe.nothing") : String.join("; ", radii)));
+  }
+
+  /** Where the axis meets the face, and what of a leaning rim stands how far past it or below. */
+  private Object[] heights(OfSeat seat, Rim seen) {
+    double highest = Double.NEGATIVE_INFINITY;
+    double lowest = Double.POSITIVE_INFINITY;
+    for (int d = 0; d < Around.DIRECTIONS; d++) {
+      double height = seen.toward(Around.angleRad(d)).heightMm();
+      highest = Math.max(highest, height);
+      lowest = Math.min(lowest, height);
+    }
+    return new Object[] {
+      "along", words.figure(Dimension.LENGTH, seat.room().alongMm()),
+      "across", words.figure(Dimension.LENGTH, seat.room().acrossMm()),
+      "middle", height(seen.heightMm()),
+      "highest", height(highest),
+      "lowest", height(lowest)
+    };
+  }
+
+  private String height(double mm) {
+    return words.text(
+        mm > 0 ? "scribe.past" : "scribe.below",
+        "value",
+        words.figure(Dimension.LENGTH, Math.abs(mm)));
+  }
+
+  private String portSide(OfSeat seat) {
+    PortSide side = seat.room().portSide();
+    int direction = (int) Math.round(side.fromClock() * Around.DIRECTIONS / 12);
+    int away = (int) Math.round(side.longClock() * Around.DIRECTIONS / 12);
+    return words.text(
+        side.isRead() ? "scribe.port" : "scribe.port.assumed",
+        "hour",
+        hour(direction % Around.DIRECTIONS),
+        "long",
+        hour(away % Around.DIRECTIONS),
+        "longSide",
+        UnitSystem.fixed(side.longSide(), 2),
+        "shortSide",
+        UnitSystem.fixed(side.shortSide(), 2));
   }
 
   /** A direction as the hour of a clock. */

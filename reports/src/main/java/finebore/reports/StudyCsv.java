@@ -89,7 +89,7 @@ public final class StudyCsv {
     if (seat.study().curve().isPresent()) {
       List<LiftPoint> points = seat.study().curve().get().points();
       for (int k = 0; k < points.size(); k++) {
-        lift(seat, points.get(k), seat.flowM3s(k));
+        lift(seat, points.get(k), seat.areaMm2(k), seat.flowM3s(k));
       }
     }
     if (seat.change().isPresent()) {
@@ -139,12 +139,12 @@ public final class StudyCsv {
     }
   }
 
-  private void lift(OfSeat seat, LiftPoint p, double flowM3s) throws IOException {
+  private void lift(OfSeat seat, LiftPoint p, double areaMm2, double flowM3s) throws IOException {
     double lift = p.liftMm();
     String place = words.say(p.gate().message());
     row(seat, "lift", "gate", lift, p.gate().areaMm2(), "mm2", place);
-    row(seat, "lift", "effectiveArea", lift, p.effectiveAreaMm2(), "mm2", "");
-    row(seat, "lift", "curtainCoefficient", lift, p.curtainCoefficient(), "1", "");
+    row(seat, "lift", "effectiveArea", lift, areaMm2, "mm2", "");
+    row(seat, "lift", "curtainCoefficient", lift, areaMm2 / p.curtainMm2(), "1", "");
     row(seat, "lift", "flow", lift, flowM3s, "m3/s", Spoken.calibrated(facts.confidence(), words));
     for (Loss loss : seat.study().lossesAt(lift).parts()) {
       row(seat, "loss", loss.cause().code(), lift, loss.share(), "1", words.name(loss.cause()));
@@ -154,6 +154,11 @@ public final class StudyCsv {
   private void change(OfSeat seat, FlowChange change) throws IOException {
     for (FlowChange.Step step : change.steps()) {
       row(seat, "change", "flow", step.liftMm(), step.changeM3s(), "m3/s", step.band().key());
+      AirChange.WallPart walls = seat.wallPart(step.liftMm());
+      if (walls.share() != 0) {
+        row(seat, "change", "walls", step.liftMm(), walls.share(), "1", "");
+        row(seat, "change", "wallsOff", step.liftMm(), walls.off(), "1", "");
+      }
       Optional<AirChange> solved = seat.solved().at(step.liftMm());
       if (solved.isPresent()) {
         String clear = solved.get().isClear() ? "clear" : "unclear";

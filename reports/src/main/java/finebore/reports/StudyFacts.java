@@ -2,6 +2,8 @@ package finebore.reports;
 
 import finebore.calibration.PredictionConfidence;
 import finebore.flow.FlowChange;
+import finebore.flow.LiftPoint;
+import finebore.flow.field.AirChange;
 import finebore.flow.field.KnownAir;
 import finebore.formats.PracticeFiles;
 import finebore.job.Engine.SeatPlace;
@@ -11,6 +13,7 @@ import finebore.planning.PlanStudy;
 import finebore.planning.SolvedChange;
 import finebore.practice.Finding;
 import finebore.practice.Practice;
+import finebore.rules.CureStudy;
 import finebore.rules.FlowFindings;
 import finebore.rules.PlanFindings;
 import finebore.rules.SeatFindings;
@@ -60,6 +63,21 @@ public record StudyFacts(
     /** The change against found in which what is solved counts. */
     public Optional<FlowChange> change() {
       return plan.flatMap(p -> p.counted(solved));
+    }
+
+    /** What of the change at a lift comes of the walls alone. */
+    AirChange.WallPart wallPart(double liftMm) {
+      return solved
+          .at(liftMm)
+          .map(AirChange::walls)
+          .or(() -> plan.map(p -> p.wallPart(liftMm)))
+          .orElse(AirChange.WallPart.NONE);
+    }
+
+    /** Effective area at a lift of the curve, by its place: the one the flow told there needs. */
+    double areaMm2(int lift) {
+      LiftPoint point = study.curve().orElseThrow().points().get(lift);
+      return point.effectiveAreaMm2() * flowM3s(lift) / point.flowM3s();
     }
 
     /** Flow at a lift of the curve, by its place; solved where the plan is. */
@@ -121,7 +139,9 @@ public record StudyFacts(
           SeatFindings.of(seat.label(), seat.port(), found.fit(), found.readings(), practice));
     }
     PlanStudy plan = PlanStudy.of(job, seat, job.planOf(seat), found);
-    List<Finding> findings = new ArrayList<>(PlanFindings.of(plan.outcome(), practice));
+    List<Finding> findings =
+        new ArrayList<>(
+            CureStudy.studied(PlanFindings.of(plan.outcome(), practice), plan.outcome(), practice));
     findings.addAll(FlowFindings.of(plan));
     return new OfSeat(seat, plan.finished(), Optional.of(plan), plan.solved(air), findings);
   }

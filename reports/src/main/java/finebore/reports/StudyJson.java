@@ -6,11 +6,9 @@ import finebore.flow.LiftPoint;
 import finebore.flow.Loss;
 import finebore.flow.field.AirChange;
 import finebore.planning.PlanStudy;
-import finebore.planning.SolvedChange;
 import finebore.practice.Finding;
 import finebore.reports.StudyFacts.OfSeat;
 import finebore.study.Reading;
-import finebore.study.SeatStudy;
 import finebore.words.Words;
 import java.util.Locale;
 import java.util.OptionalDouble;
@@ -85,10 +83,10 @@ public final class StudyJson {
         .ifPresent(
             c -> {
               for (int k = 0; k < c.points().size(); k++) {
-                lift(lifts.addObject(), seat.study(), c.points().get(k), seat.flowM3s(k));
+                lift(lifts.addObject(), seat, c.points().get(k), k);
               }
             });
-    seat.change().ifPresent(c -> change(n.putObject("change"), c, seat.solved()));
+    seat.change().ifPresent(c -> change(n.putObject("change"), c, seat));
     ArrayNode findings = n.putArray("findings");
     seat.findings().forEach(f -> finding(findings.addObject(), f));
   }
@@ -153,20 +151,20 @@ public final class StudyJson {
             });
   }
 
-  private void lift(ObjectNode n, SeatStudy study, LiftPoint p, double flowM3s) {
+  private void lift(ObjectNode n, OfSeat seat, LiftPoint p, int at) {
     n.put("liftMm", p.liftMm());
     n.put("gateMm2", p.gate().areaMm2());
     n.put("gatePlace", words.say(p.gate().message()));
-    n.put("effectiveMm2", p.effectiveAreaMm2());
-    n.put("curtainCoefficient", p.curtainCoefficient());
-    n.put("flowM3PerS", flowM3s);
+    n.put("effectiveMm2", seat.areaMm2(at));
+    n.put("curtainCoefficient", seat.areaMm2(at) / p.curtainMm2());
+    n.put("flowM3PerS", seat.flowM3s(at));
     ArrayNode losses = n.putArray("losses");
-    for (Loss loss : study.lossesAt(p.liftMm()).parts()) {
+    for (Loss loss : seat.study().lossesAt(p.liftMm()).parts()) {
       losses.addObject().put("cause", loss.cause().code()).put("share", loss.share());
     }
   }
 
-  private static void change(ObjectNode n, FlowChange c, SolvedChange solved) {
+  private static void change(ObjectNode n, FlowChange c, OfSeat seat) {
     c.bands()
         .forEach(
             (band, mean) ->
@@ -182,7 +180,11 @@ public final class StudyJson {
                       .put("liftMm", s.liftMm())
                       .put("m3PerS", s.changeM3s())
                       .put("share", s.share());
-              solved.at(s.liftMm()).ifPresent(a -> solved(step.putObject("solved"), a));
+              AirChange.WallPart walls = seat.wallPart(s.liftMm());
+              if (walls.share() != 0) {
+                step.putObject("walls").put("share", walls.share()).put("off", walls.off());
+              }
+              seat.solved().at(s.liftMm()).ifPresent(a -> solved(step.putObject("solved"), a));
             });
   }
 

@@ -338,8 +338,8 @@ public final class StudyText {
           units.shortLength(p.liftMm()),
           p.liftMm() / head,
           p.gate().areaMm2(),
-          p.effectiveAreaMm2(),
-          p.curtainCoefficient(),
+          seat.areaMm2(at),
+          seat.areaMm2(at) / p.curtainMm2(),
           units.flowNumber(seat.flowM3s(at)),
           seat.change()
               .map(
@@ -354,7 +354,36 @@ public final class StudyText {
               .orElse(""),
           words.say(p.gate().message()));
     }
+    walls(seat);
   }
+
+  /** What of the changes comes of the walls, where it is worth a line. */
+  private void walls(OfSeat seat) {
+    if (seat.plan().isEmpty() || seat.change().isEmpty()) {
+      return;
+    }
+    List<String> parts = new ArrayList<>();
+    for (FlowChange.Step step : seat.change().get().steps()) {
+      AirChange.WallPart part = seat.wallPart(step.liftMm());
+      if (Math.abs(part.share()) >= LEAST_WALL_PART) {
+        parts.add(
+            words.text(
+                "report.wallPart",
+                "lift",
+                units.shortLength(step.liftMm()),
+                "share",
+                UnitSystem.signed(100 * part.share(), 1),
+                "off",
+                UnitSystem.fixed(100 * part.off(), 1)));
+      }
+    }
+    if (!parts.isEmpty()) {
+      line("  %s", words.text("report.walls", "parts", String.join("; ", parts)));
+    }
+  }
+
+  /** A smaller part of a change is not spoken of. */
+  private static final double LEAST_WALL_PART = 0.005;
 
   private static String by(Optional<AirChange> solved) {
     return solved

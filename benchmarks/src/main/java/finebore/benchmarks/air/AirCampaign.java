@@ -198,7 +198,9 @@ public final class AirCampaign {
      */
     private boolean isCalledClear() {
       double turn = changedCoarse.jetDeg() - coarse.jetDeg();
-      return new AirChange(coarseChange(), coarseChange(), Double.NaN, false, turn).isClear();
+      return new AirChange(
+              coarseChange(), coarseChange(), Double.NaN, false, AirChange.WallPart.NONE, turn)
+          .isClear();
     }
 
     /** Whether the full grid has a change of another sign or size. */

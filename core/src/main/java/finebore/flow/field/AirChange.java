@@ -4,20 +4,50 @@ import java.util.List;
 import java.util.stream.DoubleStream;
 
 /**
- * What a change of section is worth at one lift, the found port in series: by both closures on the
- * coarse grid, and by {@link Turbulence#EVEN} on the full one where the coarse one alone does not
- * do.
+ * What a change of section is worth at one lift, the walls beside the valve taken off and the found
+ * port in series: by both closures on the coarse grid, and by {@link Turbulence#EVEN} on the full
+ * one where the coarse one alone does not do.
  *
  * @param even change of flow by the even closure, as a share
  * @param transport the same by {@link Turbulence#TRANSPORT}; NaN while that is not solved
  * @param full the same by the even closure on the full grid; NaN while that is not solved, and
  *     where it is not asked for
  * @param isFullAsked whether the coarse grid alone does not do
+ * @param walls what is reckoned of the walls and not solved
  * @param jetTurnDeg how far the jet turns by the change, as the even closure has it, the more of
  *     both grids, degrees
  */
 public record AirChange(
-    double even, double transport, double full, boolean isFullAsked, double jetTurnDeg) {
+    double even,
+    double transport,
+    double full,
+    boolean isFullAsked,
+    WallPart walls,
+    double jetTurnDeg) {
+
+  /**
+   * The walls' part of a change.
+   *
+   * @param share of the flow that the change would lack were the walls as they were found
+   * @param off how far the whole change would be off by another choice of how walls cost
+   */
+  public record WallPart(double share, double off) {
+    /** Walls that stay as they are, or that nobody has measured. */
+    public static final WallPart NONE = new WallPart(0, 0);
+  }
+
+  /**
+   * What walls leave of the seat's flow, as found and as planned, each by the choice to go by and
+   * by the extremes of it.
+   */
+  public record Walls(double found, double planned, List<double[]> extremes) {
+    public static final Walls NONE = new Walls(1, 1, List.of());
+
+    /** Whether any part of a change comes of them. */
+    public boolean change() {
+      return found != planned;
+    }
+  }
 
   /** A change below this share says nothing: grids and jets that lie otherwise move as much. */
   public static final double LEAST = 0.02;
@@ -34,9 +64,23 @@ public record AirChange(
    * @param portPerMm4 resistance of the port that was found, 1/mm4: it stays what it is
    */
   public static AirChange of(List<SolvedArea> found, List<SolvedArea> planned, double portPerMm4) {
+    return of(found, planned, portPerMm4, Walls.NONE);
+  }
+
+  /**
+   * The same beside walls, which take their share of either.
+   *
+   * @param walls as found and as planned
+   */
+  public static AirChange of(
+      List<SolvedArea> found, List<SolvedArea> planned, double portPerMm4, Walls walls) {
     double[] shares = new double[] {Double.NaN, Double.NaN, Double.NaN};
     for (int k = 0; k < found.size(); k++) {
-      shares[k] = share(found.get(k).areaMm2(), planned.get(k).areaMm2(), portPerMm4);
+      shares[k] =
+          share(
+              found.get(k).areaMm2() * walls.found(),
+              planned.get(k).areaMm2() * walls.planned(),
+              portPerMm4);
     }
     boolean fullAsked = found.size() > 2;
     double coarse = turn(found.get(0), planned.get(0));
@@ -46,7 +90,21 @@ public record AirChange(
         shares[1],
         shares[2],
         fullAsked,
+        part(found.get(0).areaMm2(), planned.get(0).areaMm2(), portPerMm4, walls),
         Math.abs(full) > Math.abs(coarse) ? full : coarse);
+  }
+
+  /** The walls' part of a change between two areas of seat and valve alone. */
+  public static WallPart part(double foundMm2, double plannedMm2, double portPerMm4, Walls walls) {
+    double whole = share(foundMm2 * walls.found(), plannedMm2 * walls.planned(), portPerMm4);
+    double still = share(foundMm2 * walls.found(), plannedMm2 * walls.found(), portPerMm4);
+    double off =
+        walls.extremes().stream()
+            .mapToDouble(
+                e -> Math.abs(share(foundMm2 * e[0], plannedMm2 * e[1], portPerMm4) - whole))
+            .max()
+            .orElse(0);
+    return Double.isNaN(whole) ? WallPart.NONE : new WallPart(whole - still, off);
   }
 
   private static double turn(SolvedArea found, SolvedArea planned) {
@@ -80,9 +138,13 @@ public record AirChange(
     return !Double.isNaN(transport);
   }
 
-  /** How far the others that are solved are off the figure to go by, at most. */
+  /**
+   * How far the figure to go by may be off: by what the others that are solved are off it, at most,
+   * and by what another choice of how walls cost would make of it.
+   */
   public double spread() {
-    return others().map(s -> Math.abs(s - share())).max().orElse(Double.NaN);
+    double closures = others().map(s -> Math.abs(s - share())).max().orElse(Double.NaN);
+    return walls.off() == 0 ? closures : Math.hypot(closures, walls.off());
   }
 
   private DoubleStream others() {

@@ -55,7 +55,9 @@ class AirChangeTest {
     "-0.05, -0.03, true"
   })
   void isClearOnlyWhereBothSaySo(double even, double transport, boolean clear) {
-    assertThat(new AirChange(even, transport, Double.NaN, false, 0).isClear()).isEqualTo(clear);
+    assertThat(
+            new AirChange(even, transport, Double.NaN, false, AirChange.WallPart.NONE, 0).isClear())
+        .isEqualTo(clear);
   }
 
   /** The full grid's figure counts, and nothing is clear before it is there or against it. */
@@ -72,7 +74,7 @@ class AirChangeTest {
     "0.05, NaN, 0.05, false"
   })
   void theFullGridDecidesWhereItIsAsked(double even, double transport, double full, boolean clear) {
-    AirChange change = new AirChange(even, transport, full, true, 0);
+    AirChange change = new AirChange(even, transport, full, true, AirChange.WallPart.NONE, 0);
     assertThat(change.isClear()).isEqualTo(clear);
     assertThat(change.share()).isEqualTo(Double.isNaN(full) ? even : full);
   }
@@ -89,5 +91,39 @@ class AirChangeTest {
     assertThat(change.jetTurnDeg()).isEqualTo(53);
     assertThat(change.jetLiesOtherwise()).isTrue();
     assertThat(change.spread()).isCloseTo(0.1, within(1e-12));
+  }
+
+  /**
+   * Solved areas x what walls leave of each, the port in series after that: a wall taken back is in
+   * the solved change too. By hand: 300 mm2 both times, walls leave 0.6 and then 0.9.
+   */
+  @Test
+  void wallsTakeTheirShareOfWhatIsSolved() {
+    AirChange.Walls walls =
+        new AirChange.Walls(0.6, 0.9, List.of(new double[] {0.5, 0.8}, new double[] {0.7, 0.95}));
+    AirChange alone = AirChange.of(areas(300, 300), areas(300, 300), 0, walls);
+    assertThat(alone.share()).isCloseTo(0.5, within(1e-12));
+    assertThat(alone.walls().share()).isCloseTo(0.5, within(1e-12));
+    // 0.8/0.5 - 1 and 0.95/0.7 - 1 against 0.5.
+    assertThat(alone.walls().off()).isCloseTo(0.5 - (0.95 / 0.7 - 1), within(1e-12));
+    double port = 1 / (400.0 * 400.0);
+    AirChange behind = AirChange.of(areas(300, 300), areas(330, 330), port, walls);
+    double before = 1 / Math.sqrt(1 / (180.0 * 180) + port);
+    double after = 1 / Math.sqrt(1 / (297.0 * 297) + port);
+    double still = 1 / Math.sqrt(1 / (198.0 * 198) + port);
+    assertThat(behind.share()).isCloseTo(after / before - 1, within(1e-12));
+    assertThat(behind.walls().share()).isCloseTo((after - still) / before, within(1e-12));
+  }
+
+  /** What only another choice of exponent would undo is not clear. */
+  @Test
+  void aGainThatHangsOnHowWallsCostIsNotClear() {
+    AirChange sure =
+        new AirChange(0.05, 0.05, Double.NaN, false, new AirChange.WallPart(0.05, 0.049), 0);
+    AirChange unsure =
+        new AirChange(0.05, 0.05, Double.NaN, false, new AirChange.WallPart(0.05, 0.051), 0);
+    assertThat(sure.isClear()).isTrue();
+    assertThat(unsure.isClear()).isFalse();
+    assertThat(unsure.spread()).isCloseTo(0.051, within(1e-12));
   }
 }

@@ -126,7 +126,7 @@ public interface Grammar<T> {
             .with("quantity", Term.name(quantity))
             .with("value", new Term.Figure(Dimension.RATIO, value));
       }
-      return OptionalDouble.of(quantity.check(value));
+      return OptionalDouble.of(quantity.check(quantity.unrounded(value)));
     }
 
     private OfFigure figure() {

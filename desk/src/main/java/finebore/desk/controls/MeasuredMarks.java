@@ -4,8 +4,8 @@ import finebore.desk.theme.Palette;
 import finebore.desk.theme.Theme;
 import finebore.found.Measure;
 import finebore.found.SeatReadings;
-import finebore.room.Around;
 import finebore.room.Room;
+import finebore.space.Rim;
 import finebore.words.UnitSystem;
 import java.util.OptionalDouble;
 import javafx.scene.canvas.GraphicsContext;
@@ -22,25 +22,25 @@ record MeasuredMarks(
 
   private static final double TICK_PX = 4;
 
-  void draw(SeatReadings readings, Room room) {
-    gaps(readings, room);
+  void draw(SeatReadings readings, Room room, Rim found) {
+    gaps(readings, room, found);
     place(room);
   }
 
   /** Each gap by the wall it was read to. */
-  private void gaps(SeatReadings readings, Room room) {
+  private void gaps(SeatReadings readings, Room room, Rim found) {
     for (int k = 0; k < Measure.CHAMBER_WALL.size(); k++) {
       OptionalDouble gap = readings.value(Measure.CHAMBER_WALL.get(k));
       if (gap.isEmpty() || room.chamber().isEmpty()) {
         continue;
       }
-      int direction = k * Around.DIRECTIONS / Measure.CHAMBER_WALL.size();
-      double angle = Around.angleRad(direction);
-      double from = room.chamber().get().atMm(direction) * scale.pxPerMm() + 1.3 * text;
+      double angle = 2 * Math.PI * k / Measure.CHAMBER_WALL.size();
+      double reach = found.reachMm(Math.sin(angle), Math.cos(angle)) + gap.getAsDouble();
+      double from = reach * scale.pxPerMm() + 1.3 * text;
       boxed(
           units.lengthNumber(gap.getAsDouble()),
-          scale.x(room.alongMm()) + from * Math.sin(angle),
-          scale.y(room.acrossMm()) - from * Math.cos(angle),
+          scale.x(found.alongMm()) + from * Math.sin(angle),
+          scale.y(found.acrossMm()) - from * Math.cos(angle),
           colours.text());
     }
   }

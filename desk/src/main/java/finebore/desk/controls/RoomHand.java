@@ -4,6 +4,7 @@ import finebore.desk.session.JobSession;
 import finebore.found.Measure;
 import finebore.planning.WallPull;
 import finebore.room.Room;
+import finebore.space.Rim;
 import java.util.OptionalDouble;
 
 /** The mouse in the room round a valve: it holds the valve at Found, and its wall in a plan. */
@@ -30,15 +31,18 @@ final class RoomHand {
   /**
    * Takes hold of what lies there.
    *
-   * @param headMm radius of the valve's head
+   * @param head edge of the valve's head
    */
-  void press(Room room, double alongMm, double acrossMm, double headMm) {
-    double out = Math.hypot(alongMm - room.alongMm(), acrossMm - room.acrossMm());
-    if (movesValves && out < headMm) {
+  void press(Room room, double alongMm, double acrossMm, Rim head) {
+    double x = alongMm - head.alongMm();
+    double y = acrossMm - head.acrossMm();
+    double out = Math.hypot(x, y);
+    boolean onHead = out == 0 || out < head.reachMm(x / out, y / out);
+    if (movesValves && onHead) {
       held = Held.VALVE;
       fromAlong = room.alongMm() - alongMm;
       fromAcross = room.acrossMm() - acrossMm;
-    } else if (!movesValves && room.chamber().isPresent() && out > headMm) {
+    } else if (!movesValves && room.chamber().isPresent() && !onHead) {
       held = Held.WALL;
     } else {
       held = Held.NOTHING;

@@ -7,15 +7,17 @@ import finebore.desk.theme.Theme;
 import finebore.formats.JobPictures;
 import finebore.planning.RoomAtLift;
 import finebore.planning.SeatPlaces;
+import finebore.planning.SeatRoom;
 import finebore.room.Around;
 import finebore.room.FacePhotograph;
 import finebore.room.Room;
-import finebore.room.Room.Neighbour;
 import finebore.room.Shroud;
 import finebore.room.Shroud.Part;
 import finebore.room.Shroud.State;
 import finebore.room.WallBack;
 import finebore.room.WallLimit;
+import finebore.space.Rim;
+import finebore.space.ValveHead;
 import finebore.study.SeatStudy;
 import java.util.Comparator;
 import java.util.List;
@@ -32,7 +34,6 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Color;
-import javafx.scene.shape.ArcType;
 import javafx.scene.text.TextAlignment;
 
 /**
@@ -125,7 +126,7 @@ public final class RoomView extends DrawnRegion {
           room().get(),
           scale().along(e.getX()),
           scale().across(e.getY()),
-          shown().pairing().valve().headDiameterMm() / 2);
+          head(room().get(), seen(room().get())));
     }
   }
 
@@ -254,14 +255,18 @@ public final class RoomView extends DrawnRegion {
     g.setFill(colours.brass());
     // The photograph's own valves are to be seen through those that are drawn.
     g.setGlobalAlpha(photograph ? THROUGH : 1);
-    disc(g, room.alongAt(seen.heightMm()), room.acrossAt(seen.heightMm()), seen.edgeMm());
+    edge(g, head(room, seen));
+    g.fill();
     g.setGlobalAlpha(1);
     ring(g, room, seen, colours);
     pointer(g, room, seen, colours);
     if (measured) {
       String seat = session.work().get().place().label();
       new MeasuredMarks(g, colours, text(), scale(), session.units())
-          .draw(session.job().head().readingsOf(seat), room);
+          .draw(
+              session.job().head().readingsOf(seat),
+              room,
+              SeatRoom.headAsFound(session.job(), session.seat().get(), room).seen());
     }
     say(
         g,
@@ -400,19 +405,20 @@ public final class RoomView extends DrawnRegion {
     circle(g, 0, 0, ring / 2);
     g.setLineDashes();
     g.setStroke(colours.muted());
-    for (Neighbour n : room.neighbours()) {
+    for (ValveHead neighbour : room.neighbours()) {
       g.setFill(colours.iron());
       g.setGlobalAlpha(photograph ? THROUGH : 1);
-      disc(g, n.alongMm(), n.acrossMm(), n.headMm() / 2);
+      edge(g, neighbour.seen());
+      g.fill();
       g.setGlobalAlpha(1);
-      circle(g, n.alongMm(), n.acrossMm(), n.headMm() / 2);
+      g.stroke();
     }
   }
 
   /** By width too, so that it can be read without its colour. */
   private void ring(GraphicsContext g, Room room, RoomAtLift seen, Palette colours) {
-    double step = 360.0 / Around.DIRECTIONS;
-    double r = seen.edgeMm() * scale;
+    Rim rim = head(room, seen);
+    double half = Math.PI / Around.DIRECTIONS;
     for (int d = 0; d < Around.DIRECTIONS; d++) {
       Part part = seen.shroud().parts().get(d);
       double wide =
@@ -423,19 +429,34 @@ public final class RoomView extends DrawnRegion {
           };
       g.setStroke(colour(part.state(), colours));
       g.setLineWidth(wide);
-      double inside = r - wide / 2;
-      g.strokeArc(
-          x(room.alongAt(seen.heightMm())) - inside,
-          y(room.acrossAt(seen.heightMm())) - inside,
-          2 * inside,
-          2 * inside,
-          90 - (d + 0.5) * step,
-          step,
-          ArcType.OPEN);
+      // Inside the edge by half its own width.
+      Rim inside = rim.withRadius(Math.max(0, rim.radiusMm() - wide / 2 / scale));
+      g.beginPath();
+      for (double turn : new double[] {-half, 0, half}) {
+        Rim.Place place = inside.toward(Around.angleRad(d) + turn);
+        g.lineTo(x(place.alongMm()), y(place.acrossMm()));
+      }
+      g.stroke();
     }
     g.setStroke(colours.brassEdge());
     g.setLineWidth(1.4);
-    circle(g, room.alongAt(seen.heightMm()), room.acrossAt(seen.heightMm()), seen.edgeMm());
+    edge(g, rim);
+    g.stroke();
+  }
+
+  /** The head's edge at the lift, in space. */
+  private static Rim head(Room room, RoomAtLift seen) {
+    return room.rim(seen.edgeMm(), seen.heightMm());
+  }
+
+  /** The path of an edge as it is seen from the chamber. */
+  private void edge(GraphicsContext g, Rim rim) {
+    g.beginPath();
+    for (int d = 0; d < Around.DIRECTIONS; d++) {
+      Rim.Place place = rim.toward(Around.angleRad(d));
+      g.lineTo(x(place.alongMm()), y(place.acrossMm()));
+    }
+    g.closePath();
   }
 
   private static Color colour(State state, Palette colours) {
@@ -448,8 +469,9 @@ public final class RoomView extends DrawnRegion {
 
   private void pointer(GraphicsContext g, Room room, RoomAtLift seen, Palette colours) {
     double angle = Around.angleRad(direction(seen.shroud()));
-    double x = x(room.alongAt(seen.heightMm()));
-    double y = y(room.acrossAt(seen.heightMm()));
+    Rim rim = head(room, seen);
+    double x = x(rim.alongMm());
+    double y = y(rim.acrossMm());
     double r = (seen.edgeMm() + 2) * scale;
     g.setStroke(colours.text());
     g.setLineWidth(1.2);

@@ -168,6 +168,15 @@ public final class HeadPlanView extends DrawnRegion {
     }
   }
 
+  /** The edge that is seen: an ellipse where the valve leans. */
+  private void outline(GraphicsContext g, ValvePlace valve) {
+    g.beginPath();
+    for (Spot spot : valve.rim()) {
+      g.lineTo(x(spot), y(spot));
+    }
+    g.closePath();
+  }
+
   private void valve(GraphicsContext g, Job job, ValvePlace valve, Palette colours) {
     SeatState state = SeatState.of(job, valve.place());
     boolean doubt = doubtful.get().contains(valve.place().label());
@@ -182,10 +191,12 @@ public final class HeadPlanView extends DrawnRegion {
               case READY, CUTTING, CUT, PROVED -> colours.greenWash();
             };
     g.setFill(ground);
-    circle(g, valve.centre(), valve.headMm() / 2, true);
+    outline(g, valve);
+    g.fill();
     g.setStroke(here ? colours.blue() : colours.edge());
     g.setLineWidth(here ? 3.5 : 1.4);
-    circle(g, valve.centre(), valve.headMm() / 2, false);
+    outline(g, valve);
+    g.stroke();
     g.setStroke(colours.muted());
     g.setLineWidth(1);
     circle(g, valve.centre(), valve.throatMm() / 2, false);

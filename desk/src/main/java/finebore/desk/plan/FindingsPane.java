@@ -2,7 +2,10 @@ package finebore.desk.plan;
 
 import finebore.desk.controls.Styles;
 import finebore.desk.session.JobSession;
+import finebore.desk.session.Latest;
+import finebore.desk.session.SeatView;
 import finebore.practice.Finding;
+import finebore.rules.CureStudy;
 import finebore.words.Words;
 import java.util.ArrayList;
 import java.util.List;
@@ -20,6 +23,7 @@ public final class FindingsPane extends VBox {
   private final JobSession session;
   private final VBox rows = new VBox();
   private final List<Row> shown = new ArrayList<>();
+  private final Latest cures = new Latest("cures");
 
   public FindingsPane(JobSession session) {
     this.session = session;
@@ -32,13 +36,34 @@ public final class FindingsPane extends VBox {
     show();
   }
 
+  /** Whether cures are still being tried out. */
+  public boolean isStudying() {
+    return cures.isBusy();
+  }
+
+  /**
+   * The findings at once, their cures when each has been carried out and holds what it promises.
+   */
   private void show() {
-    List<Finding> findings = session.work().get().findings();
+    SeatView work = session.work().get();
+    show(work.findings(), work.showFound());
+    if (!work.showFound() && work.findings().stream().anyMatch(f -> f.cure().isPresent())) {
+      cures.ask(
+          () -> CureStudy.studied(work.findings(), work.plan().outcome(), work.practice()),
+          studied -> {
+            if (session.work().get() == work) {
+              show(studied, true);
+            }
+          });
+    }
+  }
+
+  private void show(List<Finding> findings, boolean isStudied) {
     while (shown.size() < findings.size()) {
       shown.add(new Row(shown.size()));
     }
     for (int k = 0; k < findings.size(); k++) {
-      shown.get(k).show(findings.get(k));
+      shown.get(k).show(findings.get(k), isStudied);
     }
     List<Row> wanted = shown.subList(0, findings.size());
     if (!rows.getChildren().equals(wanted)) {
@@ -72,7 +97,7 @@ public final class FindingsPane extends VBox {
       getStyleClass().add("finding-row");
     }
 
-    void show(Finding finding) {
+    void show(Finding finding, boolean isStudied) {
       severity.setText(mark(finding) + " " + session.words().label(finding.severity()));
       Styles.state(severity, finding.severity().key());
       Words words = session.words();
@@ -91,6 +116,7 @@ public final class FindingsPane extends VBox {
               words.text(finding.basis().code(), "source", finding.basis().source())));
       button.setVisible(finding.cure().isPresent());
       button.setManaged(finding.cure().isPresent());
+      button.setDisable(!isStudied);
       finding
           .cure()
           .ifPresent(

@@ -11,12 +11,15 @@ import finebore.flow.Bands.Band;
 import finebore.flow.FlowChange;
 import finebore.flow.FlowChange.Step;
 import finebore.flow.field.AirChange;
+import finebore.planning.PlanStudy;
 import finebore.reports.Spoken;
 import finebore.words.UnitSystem;
 import finebore.words.Words;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Supplier;
@@ -83,6 +86,22 @@ public final class LiftStrip extends DrawnRegion {
               }
             });
   }
+
+  /** Wall parts of the plan looked at last: a frame asks for each several times. */
+  private static final class Reckoned {
+    private PlanStudy plan;
+    private final Map<Double, AirChange.WallPart> byLift = new HashMap<>();
+
+    AirChange.WallPart of(PlanStudy asked, double liftMm) {
+      if (plan != asked) {
+        plan = asked;
+        byLift.clear();
+      }
+      return byLift.computeIfAbsent(liftMm, asked::wallPart);
+    }
+  }
+
+  private final Reckoned reckoned = new Reckoned();
 
   private void key(KeyEvent e) {
     int by = e.getCode() == KeyCode.RIGHT ? 1 : e.getCode() == KeyCode.LEFT ? -1 : 0;
@@ -366,12 +385,24 @@ public final class LiftStrip extends DrawnRegion {
           .orElse(1);
     }
 
-    /** What a change may be off by: the closures' difference where it is solved. */
+    /** What a change may be off by: the closures' difference where it is solved, and the walls. */
     private double spread(Step step) {
       return air.change()
           .at(step.liftMm())
           .map(c -> Math.max(c.spread(), AirChange.LEAST) * step.referenceM3s())
-          .orElse(work.spread().of(step.band()) * step.newM3s());
+          .orElseGet(
+              () ->
+                  Math.hypot(
+                      work.spread().of(step.band()) * step.newM3s(),
+                      wallPart(step).off() * step.referenceM3s()));
+    }
+
+    /** What of a change comes of the walls alone. */
+    private AirChange.WallPart wallPart(Step step) {
+      return air.change()
+          .at(step.liftMm())
+          .map(AirChange::walls)
+          .orElseGet(() -> reckoned.of(work.plan(), step.liftMm()));
     }
 
     private boolean isClear(Step step) {
@@ -400,8 +431,17 @@ public final class LiftStrip extends DrawnRegion {
         g.setFill(colours.blueWash());
         g.fillRect(x + 1, size() * 3, column - 2, h - size() * 3 - 2);
       }
+      // What the walls give is held against no bench: its part is hollow.
+      double walls = wallPart(step).share() * step.referenceM3s();
+      double filled = zero - (step.changeM3s() - walls) * scale;
       g.setFill(colour.deriveColor(0, 1, 1, 0.75));
-      g.fillRect(mid - barWidth / 2, Math.min(zero, y), barWidth, Math.abs(zero - y));
+      g.fillRect(mid - barWidth / 2, Math.min(zero, filled), barWidth, Math.abs(zero - filled));
+      if (Math.abs(filled - y) >= 1) {
+        g.setStroke(colour);
+        g.setLineWidth(1.2);
+        g.strokeRect(
+            mid - barWidth / 2 + 0.6, Math.min(filled, y), barWidth - 1.2, Math.abs(filled - y));
+      }
       g.setStroke(colours.text());
       g.setLineWidth(1.1);
       double y1 = zero - (step.changeM3s() + spread(step)) * scale;

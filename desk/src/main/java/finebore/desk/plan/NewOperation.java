@@ -16,6 +16,7 @@ import finebore.planning.RoomAtLift;
 import finebore.planning.SeatRoom;
 import finebore.room.Unshrouding;
 import finebore.seat.Seat;
+import finebore.work.ShopFigure;
 import java.util.Optional;
 
 /** Operations to begin with, their settings as the seat looked at suggests them. */
@@ -62,6 +63,7 @@ final class NewOperation {
         Unshrouding.sweepDiameterMm(
             work.plan().plan().wanted().valve().headDiameterMm(),
             wanted.depthMm(),
+            work.job().shop().value(ShopFigure.LONG_SIDE),
             wanted.outsideDiameterMm() + 4,
             work.job().layout().fireRingMm() / 2 - work.group().axisFromBoreMm().orElse(0));
     return Math.round(10 * reach) / 10.0;

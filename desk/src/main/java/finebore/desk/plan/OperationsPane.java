@@ -4,6 +4,7 @@ import finebore.code.Term;
 import finebore.cutting.Cutting;
 import finebore.cutting.Operation;
 import finebore.cutting.OperationSetting;
+import finebore.cutting.TakeWallBack;
 import finebore.desk.session.JobSession;
 import finebore.desk.session.SeatView;
 import finebore.job.Group;
@@ -366,7 +367,10 @@ final class OperationsPane extends VBox {
             });
     parts.add(
         step.removedMm3() < 0.01
-            ? words.text("operations.removesNothing")
+            ? words.text(
+                step.operation() instanceof TakeWallBack
+                    ? "operations.wallNothing"
+                    : "operations.removesNothing")
             : words.text(
                 "operations.removes", "volume", words.figure(Dimension.VOLUME, step.removedMm3())));
     if (step.addedMm3() > 0) {

@@ -1,4 +1,4 @@
-package finebore.crank;
+package finebore.space;
 
 import java.util.function.DoubleUnaryOperator;
 
@@ -42,6 +42,88 @@ public record ValveHead(
       double length = Math.sqrt(dot(this));
       return new Vector(x / length, y / length, z / length);
     }
+  }
+
+  private static final int LIFTS = 20;
+
+  /** Of another radius. */
+  public ValveHead withRadius(double mm) {
+    return new ValveHead(alongMm, acrossMm, leanAlongDeg, leanAcrossDeg, mm, restMm, marginMm);
+  }
+
+  /** About another place. */
+  public ValveHead at(double along, double across) {
+    return new ValveHead(along, across, leanAlongDeg, leanAcrossDeg, radiusMm, restMm, marginMm);
+  }
+
+  /**
+   * One of the edges of its head.
+   *
+   * @param liftMm along the axis, from its seat
+   * @param overSeatMm how far toward the chamber from the edge on the seat's side: 0, or the margin
+   */
+  public Rim rim(double liftMm, double overSeatMm) {
+    double slopeAlong = Math.tan(Math.toRadians(leanAlongDeg));
+    double slopeAcross = Math.tan(Math.toRadians(leanAcrossDeg));
+    double height =
+        (restMm + liftMm + overSeatMm)
+            / Math.sqrt(1 + slopeAlong * slopeAlong + slopeAcross * slopeAcross);
+    return new Rim(
+        alongMm + height * slopeAlong,
+        acrossMm + height * slopeAcross,
+        height,
+        slopeAlong,
+        slopeAcross,
+        radiusMm);
+  }
+
+  /** The edge toward the chamber while it is shut: the one that is seen, and a caliper touches. */
+  public Rim seen() {
+    return rim(0, marginMm);
+  }
+
+  /**
+   * The least between both its edges and the wall of a bore that stands on the head face, from its
+   * seat to a lift; below 0 past it.
+   */
+  public double leastToBoreMm(double boreMm, double liftMm) {
+    return leastOver(
+        liftMm,
+        lift ->
+            Math.min(rim(lift, 0).gapToBoreMm(boreMm), rim(lift, marginMm).gapToBoreMm(boreMm)));
+  }
+
+  /** The least between it, on its way to a lift, and another that is shut; below 0 within it. */
+  public double leastToShutMm(ValveHead other, double liftMm) {
+    return leastOver(liftMm, lift -> clearanceMm(lift, other, 0));
+  }
+
+  /**
+   * How far its edges come from the bore's axis, seen along it, as long as something of them lies
+   * within the head: shut, and until its upper edge has come out of the face.
+   */
+  public double farthestInHeadMm(double liftMm) {
+    double far = rim(0, marginMm).farthestMm();
+    far = Math.max(far, rim(0, 0).farthestMm());
+    double out = Math.clamp(-restMm, 0, liftMm);
+    return Math.max(far, rim(out, 0).farthestMm());
+  }
+
+  private static double leastOver(double liftMm, DoubleUnaryOperator byLift) {
+    double least = Double.POSITIVE_INFINITY;
+    int where = 0;
+    for (int k = 0; k <= LIFTS; k++) {
+      double mm = byLift.applyAsDouble(liftMm * k / LIFTS);
+      if (mm < least) {
+        least = mm;
+        where = k;
+      }
+    }
+    double step = liftMm / LIFTS;
+    double at =
+        Nearest.between(
+            Math.max(0, (where - 1) * step), Math.min(liftMm, (where + 1) * step), 1e-4, byLift);
+    return Math.min(least, byLift.applyAsDouble(at));
   }
 
   /** The same so much deeper in the head. */

@@ -1,17 +1,15 @@
-package finebore.sizes;
+package finebore.valve;
 
 import finebore.code.RuleViolation;
 import finebore.seat.Cut;
 import finebore.seat.Element;
 import finebore.seat.Seat;
-import finebore.valve.Pairing;
-import finebore.valve.Valve;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
 /** A planned seat carried over to a head of another size. */
-final class Resized {
+public final class Resized {
 
   /** A cut that goes less across than this is upright, mm. */
   private static final double UPRIGHT_MM = 1e-9;
@@ -25,7 +23,7 @@ final class Resized {
    *
    * @param throatMm the throat wanted
    */
-  static Optional<Pairing> of(Pairing planned, Valve valve, double throatMm) {
+  public static Optional<Pairing> of(Pairing planned, Valve valve, double throatMm) {
     Seat seat = planned.seat();
     double more = valve.headDiameterMm() - planned.valve().headDiameterMm();
     double outside = seat.outsideDiameterMm() + more;

@@ -1,9 +1,9 @@
-package finebore.crank;
+package finebore.space;
 
 import java.util.function.DoubleUnaryOperator;
 
 /** Finds where a distance is least. */
-final class Nearest {
+public final class Nearest {
 
   /** Golden section. */
   private static final double GOLDEN = (Math.sqrt(5) - 1) / 2;
@@ -14,7 +14,7 @@ final class Nearest {
   private Nearest() {}
 
   /** Where it is least between two places round one that is less than both, to a tolerance. */
-  static double between(double from, double to, double fine, DoubleUnaryOperator distance) {
+  public static double between(double from, double to, double fine, DoubleUnaryOperator distance) {
     double low = from;
     double high = to;
     double a = high - GOLDEN * (high - low);
@@ -41,6 +41,27 @@ final class Nearest {
 
   /** The least all round, by angle. */
   static double round(DoubleUnaryOperator byAngle) {
+    return byAngle.applyAsDouble(whereRound(byAngle));
+  }
+
+  /** The least all round of what is alike on both sides of angle 0. */
+  public static double least(DoubleUnaryOperator byAngle) {
+    double step = Math.PI / POINTS;
+    double least = Double.POSITIVE_INFINITY;
+    int where = 0;
+    for (int k = 0; k <= POINTS; k++) {
+      double mm = byAngle.applyAsDouble(k * step);
+      if (mm < least) {
+        least = mm;
+        where = k;
+      }
+    }
+    double at = between((where - 1) * step, (where + 1) * step, FINE_RAD, byAngle);
+    return Math.min(least, byAngle.applyAsDouble(at));
+  }
+
+  /** The angle at which it is least, rad. */
+  static double whereRound(DoubleUnaryOperator byAngle) {
     double step = 2 * Math.PI / POINTS;
     double least = Double.POSITIVE_INFINITY;
     int where = 0;
@@ -52,6 +73,6 @@ final class Nearest {
       }
     }
     double at = between((where - 1) * step, (where + 1) * step, FINE_RAD, byAngle);
-    return Math.min(least, byAngle.applyAsDouble(at));
+    return byAngle.applyAsDouble(at) < least ? at : where * step;
   }
 }
