@@ -54,7 +54,7 @@ public record CutForm(String cutter, OptionalDouble seatDiameterMm, Plunge plung
 
   @Override
   public CutForm set(SettingValues v) {
-    return new CutForm(v.text("cutter"), v.open("pointerMm"), v.plunge());
+    return new CutForm(v.typed("cutter"), v.open("pointerMm"), v.plunge());
   }
 
   @Override

@@ -74,7 +74,7 @@ public record FitRing(Ring ring) implements Operation {
             v.number("ringFloorMm"),
             v.number("ringHeightMm"),
             v.number("ringFitMm"),
-            v.text("ringMaterial")));
+            v.typed("ringMaterial")));
   }
 
   @Override

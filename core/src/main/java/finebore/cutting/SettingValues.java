@@ -19,7 +19,7 @@ public interface SettingValues {
   <C> C choice(String id, Class<C> of);
 
   /** A name; may be blank. */
-  String text(String id);
+  String typed(String id);
 
   /** How far the cutter goes down. */
   Plunge plunge();

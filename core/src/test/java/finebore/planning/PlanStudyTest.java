@@ -185,7 +185,8 @@ class PlanStudyTest {
       Finding fault = at(past, PAST_RING);
       assertThat(fault.severity()).isEqualTo(Severity.FAULT);
       assertThat(fault.extent()).isCloseTo((38.4 - ring) / 2, within(1e-6));
-      assertThat(fault.cure().orElseThrow()).isInstanceOf(Cure.AddOperation.class);
+      // In place of the ring that the plan has.
+      assertThat(fault.cure().orElseThrow()).isInstanceOf(Cure.ChangeOperation.class);
     }
   }
 
@@ -223,7 +224,7 @@ class PlanStudyTest {
     assertThat(metal.terms())
         .containsEntry("wanted", Term.length(35))
         .containsEntry("throat", Term.length(37.4));
-    assertThat(metal.cure().orElseThrow()).isInstanceOf(Cure.LargerHead.class);
+    assertThat(metal.cure().orElseThrow()).isInstanceOf(Cure.ValveDiameter.class);
   }
 
   @Test

@@ -139,7 +139,7 @@ final class OperationForms {
             }
 
             @Override
-            public String text(String id) {
+            public String typed(String id) {
               return v.of(texts.get(id));
             }
 
