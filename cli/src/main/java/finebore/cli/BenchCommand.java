@@ -60,7 +60,8 @@ final class BenchCommand implements Callable<Integer> {
     FlowTest reference = CompareReport.find(job, compare[0]);
     FlowTest found = CompareReport.find(job, compare[1]);
     FlowTest test = valveTried ? found.withValveIsTheChange(true) : found;
-    CompareReport report = new CompareReport(job, reference, test, speech.of(job));
+    CompareReport report =
+        new CompareReport(job.withBench(job.bench().with(test)), reference, test, speech.of(job));
     return switch (format) {
       case text -> report.text();
       case csv -> report.csv();

@@ -279,4 +279,34 @@ class CommandsTest extends OnTheExample {
         .isEqualTo(1);
     assertThat(err.toString()).contains("the valve leaves no way");
   }
+
+  /** Told that the valve is what was changed, two tests that differ by it alone are ranked. */
+  @Test
+  void aTriedValveIsRanked() throws Exception {
+    JobDocument document = JobFile.read(job);
+    var tests = document.job().bench().tests();
+    var last = tests.get(1);
+    var valve =
+        new finebore.bench.SetUp.TestedValve(
+            last.setUp().valve().headDiameterMm() + 1, "", java.util.Optional.empty());
+    var changed = last.withSetUp(last.setUp().withValve(valve)).withValveIsTheChange(false);
+    JobFile.write(
+        document.withJob(document.job().withBench(document.job().bench().with(changed))), job);
+    assertThat(run("bench", job.toString(), "--compare", "1", "2", "--format", "json")).isZero();
+    String plain = out.toString();
+    out.getBuffer().setLength(0);
+    assertThat(
+            run(
+                "bench",
+                job.toString(),
+                "--compare",
+                "1",
+                "2",
+                "--valve-tried",
+                "--format",
+                "json"))
+        .isZero();
+    assertThat(plain).contains("\"ranked\" : false");
+    assertThat(out.toString()).contains("\"ranked\" : true");
+  }
 }

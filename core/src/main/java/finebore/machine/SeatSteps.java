@@ -301,7 +301,12 @@ final class SeatSteps {
     int backCut = 0;
     for (CutSheet.Step step : sheet) {
       switch (step.kind()) {
-        case VALVE, FACE -> face(step, planned);
+        case VALVE -> {
+          if (CutSheet.isOtherValve(seat.cut())) {
+            face(step, planned);
+          }
+        }
+        case FACE -> face(step, planned);
         case BACK_CUT -> backCut(step, planned, ++backCut);
         default -> {
           underhead(planned, found);

@@ -17,12 +17,14 @@ import finebore.seat.CutStack;
 import finebore.study.ReadingKind;
 import finebore.units.Dimension;
 import finebore.valve.Valve;
+import finebore.work.ShopFigure;
 import finebore.work.StepKind;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 
 /**
@@ -204,13 +206,34 @@ public record CutSheet(GroupOutcome group, List<Step> steps) {
         .reduce((a, b) -> b);
   }
 
+  /**
+   * Whether a seat gets another valve: its own is off the planned head by more than the shop's
+   * tolerance.
+   */
+  public static boolean isOtherValve(CutStudy cut) {
+    double planned = cut.plan().wanted().valve().headDiameterMm();
+    double off = Math.abs(planned - cut.foundValve().headDiameterMm());
+    return off > cut.job().shop().value(ShopFigure.VALVE_TOLERANCE) + 1e-9;
+  }
+
+  /** A length of the seats that get another valve; nothing of those that keep theirs. */
+  private static Line ofOthers(
+      GroupOutcome group, String code, ToDoubleFunction<SeatOutcome> lengthMm) {
+    return new Line(
+        Message.of(code),
+        group.seats().stream()
+            .map(
+                s ->
+                    isOtherValve(s.cut())
+                        ? Optional.<Term>of(Term.length(lengthMm.applyAsDouble(s)))
+                        : Optional.<Term>empty())
+            .toList());
+  }
+
   private static void valveWork(GroupOutcome group, List<Step> steps) {
     Valve planned = group.plan().wanted().valve();
     List<Valve> found = group.seats().stream().map(s -> s.cut().foundValve()).toList();
-    boolean other =
-        found.stream()
-            .anyMatch(v -> Math.abs(planned.headDiameterMm() - v.headDiameterMm()) > NEGLIGIBLE_MM);
-    if (other) {
+    if (group.seats().stream().anyMatch(s -> isOtherValve(s.cut()))) {
       steps.add(
           new Step(
               steps.size() + 1,
@@ -218,15 +241,8 @@ public record CutSheet(GroupOutcome group, List<Step> steps) {
               Message.of("sheet.otherValve"),
               Optional.empty(),
               List.of(
-                  same(
-                      group,
-                      Message.of("quantity.valveHead"),
-                      Term.length(planned.headDiameterMm())),
-                  new Line(
-                      Message.of("sheet.insteadOf"),
-                      found.stream()
-                          .map(v -> Optional.of(Term.length(v.headDiameterMm())))
-                          .toList())),
+                  ofOthers(group, "quantity.valveHead", s -> planned.headDiameterMm()),
+                  ofOthers(group, "sheet.insteadOf", s -> s.cut().foundValve().headDiameterMm())),
               Optional.of(Message.of("sheet.otherValve.check")),
               Optional.of(Message.of("sheet.otherValve.caution"))));
     }

@@ -31,6 +31,7 @@ public enum ShopFigure implements Coded {
   FIRE_RING_MARGIN("fireRingMargin", Quantity.FIRE_RING_MARGIN, 1),
   WATER_MARGIN("waterMargin", Quantity.WATER_MARGIN, 3),
   PLUG_MARGIN("plugMargin", Quantity.PLUG_MARGIN, 2),
+  VALVE_TOLERANCE("valveTolerance", Quantity.SHOP_TOLERANCE, 0.05),
   LONG_SIDE("longSide", Quantity.DISCHARGE, Sectors.LONG_SIDE),
   SHORT_SIDE("shortSide", Quantity.DISCHARGE, Sectors.SHORT_SIDE);
 

@@ -45,12 +45,13 @@ public final class ScribeSheet {
       paper.title(title);
       paper.strong(words.text("scribe.check"));
       paper.drawing(scribe.drawing(), 1);
+      // Beside the drawing, whatever comes after it.
+      paper.strong(words.text("scribe.caution"));
       List<String> lines = scribe.lines();
       for (String line : lines) {
         paper.need(14);
         paper.text(line.strip());
       }
-      paper.strong(words.text("scribe.caution"));
       int pages = paper.pages();
       return paper.finished(n -> words.text("card.foot", "job", title, "page", n, "pages", pages));
     } catch (IOException e) {
