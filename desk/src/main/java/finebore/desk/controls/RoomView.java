@@ -34,6 +34,8 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Color;
+import javafx.scene.shape.StrokeLineCap;
+import javafx.scene.shape.StrokeLineJoin;
 import javafx.scene.text.TextAlignment;
 
 /**
@@ -419,6 +421,8 @@ public final class RoomView extends DrawnRegion {
   private void ring(GraphicsContext g, Room room, RoomAtLift seen, Palette colours) {
     Rim rim = head(room, seen);
     double half = Math.PI / Around.DIRECTIONS;
+    g.setLineCap(StrokeLineCap.BUTT);
+    g.setLineJoin(StrokeLineJoin.ROUND);
     for (int d = 0; d < Around.DIRECTIONS; d++) {
       Part part = seen.shroud().parts().get(d);
       double wide =
