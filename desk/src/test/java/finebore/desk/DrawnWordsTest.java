@@ -184,7 +184,7 @@ class DrawnWordsTest {
         lifts.stream().map(l -> column("compare-strip", across("compare-strip", l))).toList();
     assertThat(drawn.stream().map(List::getLast)).containsExactlyElementsOf(lifts);
     assertThat(drawn.stream().map(List::getFirst))
-        .containsExactly("0.0", "0.0", "0.0", "+0.2", "+0.4", "+0.9", "+0.6", "+1.4");
+        .containsExactly("0.0", "0.0", "0.0", "+0.2", "+0.4", "+0.8", "+0.9", "+1.2");
   }
 
   @Test
@@ -196,13 +196,13 @@ class DrawnWordsTest {
     assertThat(alone).isLessThan(sum);
     assertThat(column("ladder", alone))
         .containsExactly(
-            "THE STEP ALONE", "low lift", "+6.2 % ▲", "+1.6 l/s", "+1.3 % ?", "+0.4 l/s");
+            "THE STEP ALONE", "low lift", "+4.7 % ▲", "+1.4 l/s", "+1.3 % ?", "+0.3 l/s");
     assertThat(column("ladder", sum))
         .containsExactly(
             "IN SUM SINCE THE BEGINNING",
             "low lift",
-            "+6.2 % ▲",
-            "+1.6 l/s",
+            "+4.7 % ▲",
+            "+1.4 l/s",
             "+7.7 % ?",
             "+1.9 l/s");
     assertThat(words("ladder"))
@@ -213,7 +213,7 @@ class DrawnWordsTest {
   void theGapToTheNeighbourIsNamedAtItsFigureAndThePistonsAtItsCurvesEnd() {
     lookAt(0);
     desk.runFx(() -> desk.window.show("clearance"));
-    assertThat(desk.text("#clearance-valve")).startsWith("I1 to E1: 3.62 mm");
+    assertThat(desk.text("#clearance-valve")).startsWith("I1 to E1: 2.37 mm");
     assertThat(words("clearance-chart"))
         .contains("E1: 3.62", "4.61", "to the piston")
         .doesNotContain("E1");
