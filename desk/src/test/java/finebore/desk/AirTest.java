@@ -139,8 +139,7 @@ class AirTest {
                   for (var seat : job.engine().seats()) {
                     head =
                         head.withReading(seat.label(), Measure.AXIS_ALONG, OptionalDouble.empty())
-                            .withReading(
-                                seat.label(), Measure.AXIS_ACROSS, OptionalDouble.empty());
+                            .withReading(seat.label(), Measure.AXIS_ACROSS, OptionalDouble.empty());
                   }
                   return job.withHead(head);
                 }));
@@ -225,8 +224,7 @@ class AirTest {
     // The walls beside the valve take their share of either.
     AirChange.Walls walls = SolvedChange.walls(found, planned, lift);
     assertThat(change.share())
-        .isEqualTo(
-            AirChange.share(80 * walls.found(), 86 * walls.planned(), found.portPerMm4()));
+        .isEqualTo(AirChange.share(80 * walls.found(), 86 * walls.planned(), found.portPerMm4()));
     desk.runFx(watch::rest);
   }
 
