@@ -214,9 +214,7 @@ class DrawnWordsTest {
     lookAt(0);
     desk.runFx(() -> desk.window.show("clearance"));
     assertThat(desk.text("#clearance-valve")).startsWith("I1 to E1: 2.37 mm");
-    assertThat(words("clearance-chart"))
-        .contains("E1: 2.37", "to the piston")
-        .doesNotContain("E1");
+    assertThat(words("clearance-chart")).contains("E1: 2.37", "to the piston").doesNotContain("E1");
   }
 
   @Test
