@@ -334,7 +334,7 @@ class StationsTest {
         () -> desk.session.load(JobDocument.fresh(JobFile.demo("dolerite-2.0")), Optional.empty()));
     desk.runFx(() -> desk.window.plan().section().liftProperty().set(8));
     String high = desk.text("#room-text");
-    assertThat(high).contains("at 8.00 mm", "At 9:00: 2.31 mm to the chamber wall", "(fire ring)");
+    assertThat(high).contains("at 8.00 mm", "At 8:40: 2.46 mm to the chamber wall", "(fire ring)");
     int print = desk.print("#room");
     desk.runFx(() -> desk.window.plan().section().liftProperty().set(1));
     assertThat(desk.text("#room-text")).contains("at 1.00 mm").isNotEqualTo(high);
