@@ -343,12 +343,12 @@ class ValveRoomTest {
     assertThat(kept.squared().at(new Squared.Pixel(0.5, 0.5)).alongMm()).isBetween(-1.0, 1.0);
     assertThat(kept.squared().at(new Squared.Pixel(0.9, 0.5)).alongMm()).isBetween(59.0, 61.0);
     assertThat(Files.exists(JobPictures.find(saved, "face.png").orElseThrow())).isTrue();
-    WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> isGreen(0.1, 0.5));
+    WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> isGreen(0.9, 0.5));
     // To another file it goes along; taken away, the paper is back.
     desk.press("#photograph-remove");
     assertThat(job().head().photographs()).isEmpty();
     desk.settle();
-    assertThat(isGreen(0.1, 0.5)).isFalse();
+    assertThat(isGreen(0.9, 0.5)).isFalse();
   }
 
   /** What is drawn at a share of the chamber's picture. */
