@@ -4,6 +4,8 @@ import finebore.code.RuleViolation;
 import finebore.cutting.Blend;
 import finebore.finding.FindingCode;
 import finebore.finding.Severity;
+import finebore.job.Engine.SeatPlace;
+import finebore.job.Job;
 import finebore.job.Plan;
 import finebore.planning.SeatOutcome;
 import finebore.practice.Cure;
@@ -14,7 +16,9 @@ import finebore.seat.Element;
 import finebore.seat.Seat;
 import finebore.study.ReadingKind;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -29,12 +33,25 @@ public final class CureStudy {
 
   private final SeatOutcome outcome;
   private final Practice practice;
-  private final List<Finding> before;
 
-  private CureStudy(SeatOutcome outcome, Practice practice, List<Finding> before) {
+  /** Of every seat that follows the plan: a cure of one is cut at all of them. */
+  private final Map<SeatPlace, List<Finding>> before = new LinkedHashMap<>();
+
+  private CureStudy(SeatOutcome outcome, Practice practice) {
     this.outcome = outcome;
     this.practice = practice;
-    this.before = before;
+    before.put(outcome.place(), PlanFindings.of(outcome, practice));
+    job()
+        .alike(outcome.place())
+        .forEach(p -> before.computeIfAbsent(p, place -> findings(place, outcome.plan())));
+  }
+
+  private Job job() {
+    return outcome.cut().job();
+  }
+
+  private List<Finding> findings(SeatPlace place, Plan plan) {
+    return PlanFindings.of(SeatOutcome.of(job(), place, plan), practice);
   }
 
   /**
@@ -45,12 +62,15 @@ public final class CureStudy {
    */
   public static List<Finding> studied(
       List<Finding> findings, SeatOutcome outcome, Practice practice) {
-    CureStudy study = new CureStudy(outcome, practice, PlanFindings.of(outcome, practice));
+    if (findings.stream().allMatch(f -> f.cure().isEmpty())) {
+      return findings;
+    }
+    CureStudy study = new CureStudy(outcome, practice);
     return findings.stream().map(f -> f.cure().isEmpty() ? f : f.withCure(study.first(f))).toList();
   }
 
   private Optional<Cure> first(Finding finding) {
-    if (before.stream().noneMatch(f -> isSame(f, finding))) {
+    if (before.get(outcome.place()).stream().noneMatch(f -> isSame(f, finding))) {
       return finding.cure();
     }
     List<Cure> all = new ArrayList<>();
@@ -59,24 +79,26 @@ public final class CureStudy {
     return all.stream().filter(cure -> mends(cure, finding)).findFirst();
   }
 
-  /** Whether a cure lessens its finding and makes nothing else worse. */
+  /** Whether a cure lessens its finding and makes nothing else worse, at any seat it is cut at. */
   private boolean mends(Cure cure, Finding finding) {
-    List<Finding> after;
     try {
       Plan changed = cure.applyTo(outcome.plan());
-      after =
-          PlanFindings.of(SeatOutcome.of(outcome.cut().job(), outcome.place(), changed), practice);
+      return before.entrySet().stream()
+          .allMatch(b -> mends(b.getValue(), findings(b.getKey(), changed), finding));
     } catch (RuleViolation e) {
       return false;
     }
-    for (Finding now : after) {
-      Optional<Finding> was = before.stream().filter(f -> isSame(f, now)).findFirst();
+  }
+
+  private static boolean mends(List<Finding> was, List<Finding> is, Finding finding) {
+    for (Finding now : is) {
+      Optional<Finding> then = was.stream().filter(f -> isSame(f, now)).findFirst();
       if (isSame(now, finding)) {
         if (now.extent() > finding.extent() * (1 - GROWN) - GROWN) {
           return false;
         }
       } else if (now.severity() != Severity.NOTE
-          && (was.isEmpty() || now.extent() > was.get().extent() * (1 + GROWN) + GROWN)) {
+          && (then.isEmpty() || now.extent() > then.get().extent() * (1 + GROWN) + GROWN)) {
         return false;
       }
     }
