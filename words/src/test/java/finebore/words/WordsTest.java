@@ -191,7 +191,7 @@ class WordsTest {
     assertThat(MM.figure(Dimension.CLOCK, 4.999)).isEqualTo("5 o'clock");
     assertThat(MM.figure(Dimension.SHARE, 0.893)).isEqualTo("89.3 %");
     assertThat(MM.say(Message.of("height.below").with("value", Term.length(7.98))))
-        .isEqualTo("7.98 mm below the face, along the guide");
+        .isEqualTo("7.98 mm below the face");
   }
 
   @Test
