@@ -435,7 +435,10 @@ public final class LiftStrip extends DrawnRegion {
       double walls = wallPart(step).share() * step.referenceM3s();
       double filled = zero - (step.changeM3s() - walls) * scale;
       g.setFill(colour.deriveColor(0, 1, 1, 0.75));
-      g.fillRect(mid - barWidth / 2, Math.min(zero, filled), barWidth, Math.abs(zero - filled));
+      // Solid as far as both reach: walls that take are a hollow above what is left.
+      boolean apart = (filled - zero) * (y - zero) <= 0;
+      double solid = apart ? zero : Math.abs(filled - zero) < Math.abs(y - zero) ? filled : y;
+      g.fillRect(mid - barWidth / 2, Math.min(zero, solid), barWidth, Math.abs(zero - solid));
       if (Math.abs(filled - y) >= 1) {
         g.setStroke(colour);
         g.setLineWidth(1.2);
