@@ -139,15 +139,15 @@ class CutSheetTest {
   }
 
   @Test
-  void aValveIsNewWhereItsHeadDiffersByMoreThanAHair() {
+  void aValveIsNewWhereItsHeadDiffersByMoreThanTheShopsTolerance() {
     Valve valve = Samples.VALVE_39;
     assertThat(kinds(sheet(plan(to(7.5)))))
         .containsExactly(StepKind.FORM, StepKind.FACE, StepKind.BACK_CUT, StepKind.ASSEMBLY);
-    assertThat(kinds(withValve(valve.withHeadDiameterMm(39.004)))).doesNotContain(StepKind.VALVE);
-    CutSheet other = withValve(valve.withHeadDiameterMm(39.006));
+    assertThat(kinds(withValve(valve.withHeadDiameterMm(39.049)))).doesNotContain(StepKind.VALVE);
+    CutSheet other = withValve(valve.withHeadDiameterMm(39.051));
     assertThat(kinds(other)).contains(StepKind.VALVE);
     Step step = other.steps().get(1);
-    assertNear(figures(step, "quantity.valveHead"), 39.006, 39.006);
+    assertNear(figures(step, "quantity.valveHead"), 39.051, 39.051);
     assertNear(figures(step, "sheet.insteadOf"), 39, 39);
   }
 
