@@ -290,8 +290,14 @@ class BenchFilesTest {
       String old = new String(in.readAllBytes(), StandardCharsets.UTF_8);
       Job job = JobFile.parse(old, "old").job();
       assertThat(job.bench().tests()).isEmpty();
+      // The demo's intake axes were moved since.
+      assertThat(job.intake().axisFromBoreMm()).hasValue(19.6);
       assertThat(job.intake())
-          .isEqualTo(JobFile.demo().intake().withPistonSide(PistonSide.UNKNOWN));
+          .isEqualTo(
+              JobFile.demo()
+                  .intake()
+                  .withPistonSide(PistonSide.UNKNOWN)
+                  .withAxisFromBoreMm(job.intake().axisFromBoreMm()));
       assertThat(JobFile.text(JobDocument.fresh(job))).contains("\"version\" : 7");
       assertThat(PredictionConfidence.of(job, Port.INTAKE).isCalibrated()).isFalse();
     }
