@@ -45,6 +45,7 @@ public class StudyBenchmark {
       new FlowSetting(
           Direction.INTAKE,
           IntStream.rangeClosed(1, 16).mapToObj(k -> 0.75 * k).toList(),
+          java.util.Optional.of(job.intake().cam()),
           job.test().depressionPa(),
           Calibration.UNCALIBRATED,
           java.util.OptionalDouble.empty(),

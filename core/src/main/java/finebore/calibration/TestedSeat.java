@@ -74,6 +74,7 @@ public final class TestedSeat {
         new FlowSetting(
             setUp.direction(),
             liftsMm,
+            Optional.empty(),
             job.test().depressionPa(),
             calibration,
             PlanStudy.portAreaMm2(job, place),

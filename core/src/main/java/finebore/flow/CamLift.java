@@ -35,6 +35,10 @@ public record CamLift(double maxLiftMm, double durationDeg, List<Step> table)
   }
 
   private static final int STEPS = 120;
+
+  /** Straight lines between so many lifts are within 0.2 % of a flow's mean (CamMeanTest). */
+  private static final int LIFTS = 12;
+
   private static final int FEWEST_IN_TABLE = 5;
 
   /** Most lines of a table. */
@@ -139,6 +143,41 @@ public record CamLift(double maxLiftMm, double durationDeg, List<Step> table)
             .orElseThrow()
             .crankDeg();
     return ((first + last) / 2 - table.getFirst().crankDeg()) / durationDeg;
+  }
+
+  /**
+   * Lifts at which flow is asked for a mean over the opening: the same of any list of lifts that a
+   * job has, mm, the last the greatest.
+   */
+  public List<Double> lifts() {
+    return IntStream.rangeClosed(1, LIFTS).mapToObj(k -> maxLiftMm * k / LIFTS).toList();
+  }
+
+  /**
+   * How much the value at each of rising lifts counts in the mean over the opening, if it goes
+   * straight from one to the next, from nothing at no lift, and stays level past the last. They sum
+   * up to less than 1: the rest of the opening belongs to no lift.
+   */
+  public double[] weights(double[] liftsMm) {
+    double[] weights = new double[liftsMm.length];
+    for (int k = 0; k < STEPS; k++) {
+      double lift = liftAt((k + 0.5) / STEPS);
+      int above = 0;
+      while (above < liftsMm.length && liftsMm[above] < lift) {
+        above++;
+      }
+      if (above == liftsMm.length) {
+        weights[above - 1] += 1.0 / STEPS;
+        continue;
+      }
+      double below = above == 0 ? 0 : liftsMm[above - 1];
+      double way = (lift - below) / (liftsMm[above] - below);
+      weights[above] += way / STEPS;
+      if (above > 0) {
+        weights[above - 1] += (1 - way) / STEPS;
+      }
+    }
+    return weights;
   }
 
   /** Mean over the opening of what hangs on the lift, each crank degree counting the same. */

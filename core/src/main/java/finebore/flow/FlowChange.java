@@ -14,14 +14,18 @@ import java.util.function.ToDoubleFunction;
  *
  * @param steps each lift
  * @param bands mean change over each band that has lifts
- * @param camMeanM3s change of the mean over the cam's opening, m3/s
- * @param camMeanShare the same as a share of the reference
+ * @param overCam lifts over the cam's opening, whichever are listed
  */
-public record FlowChange(
-    List<Step> steps, Map<Band, Mean> bands, double camMeanM3s, double camMeanShare) {
+public record FlowChange(List<Step> steps, Map<Band, Mean> bands, List<CamStep> overCam) {
 
-  /** One lift: both flows in m3/s, and the band it lies in. */
-  public record Step(double liftMm, double referenceM3s, double newM3s, Band band) {
+  /**
+   * One lift: both flows in m3/s, and the band it lies in.
+   *
+   * @param isKnown whether both sections are like those that the estimate knows, or solved; if not
+   *     its figures count nowhere
+   */
+  public record Step(
+      double liftMm, double referenceM3s, double newM3s, Band band, boolean isKnown) {
 
     public double changeM3s() {
       return newM3s - referenceM3s;
@@ -35,9 +39,33 @@ public record FlowChange(
   /** A mean change over a band: in m3/s, as a share, over how many lifts. */
   public record Mean(double changeM3s, double share, int lifts) {}
 
+  /** A lift of the cam, how much of its opening it stands for, and both flows in m3/s. */
+  public record CamStep(
+      double liftMm, double weight, double referenceM3s, double newM3s, boolean isKnown) {}
+
   public FlowChange {
     steps = List.copyOf(steps);
     bands = Collections.unmodifiableMap(new TreeMap<>(bands));
+    overCam = List.copyOf(overCam);
+  }
+
+  /** Change of the mean over the cam's opening, m3/s. */
+  public double camMeanM3s() {
+    return camMean(CamStep::newM3s) - camMean(CamStep::referenceM3s);
+  }
+
+  /** The same as a share of the reference. */
+  public double camMeanShare() {
+    return camMeanM3s() / camMean(CamStep::referenceM3s);
+  }
+
+  private double camMean(ToDoubleFunction<CamStep> flow) {
+    double unknown = overCam.stream().filter(s -> !s.isKnown()).mapToDouble(CamStep::weight).sum();
+    return overCam.stream()
+            .filter(CamStep::isKnown)
+            .mapToDouble(s -> s.weight() * flow.applyAsDouble(s))
+            .sum()
+        / (1 - unknown);
   }
 
   /**
@@ -59,48 +87,81 @@ public record FlowChange(
         throw new IllegalArgumentException("lift: " + a.liftMm() + ", " + b.liftMm());
       }
       steps.add(
-          new Step(a.liftMm(), a.flowM3s(), b.flowM3s(), bands.of(a.liftMm(), valveDiameterMm)));
+          new Step(
+              a.liftMm(),
+              a.flowM3s(),
+              b.flowM3s(),
+              bands.of(a.liftMm(), valveDiameterMm),
+              a.isKnown() && b.isKnown()));
     }
-    double before = reference.camMean(cam);
-    double gain = changed.camMean(cam) - before;
-    return new FlowChange(steps, means(steps), gain, gain / before);
+    return new FlowChange(steps, means(steps), overCam(reference, changed, cam));
+  }
+
+  private static List<CamStep> overCam(FlowCurve reference, FlowCurve changed, CamLift cam) {
+    List<CamStep> steps = new ArrayList<>();
+    double[] weights =
+        cam.weights(reference.overCam().stream().mapToDouble(LiftPoint::liftMm).toArray());
+    for (int k = 0; k < weights.length; k++) {
+      LiftPoint a = reference.overCam().get(k);
+      LiftPoint b = changed.overCam().get(k);
+      steps.add(
+          new CamStep(
+              a.liftMm(), weights[k], a.flowM3s(), b.flowM3s(), a.isKnown() && b.isKnown()));
+    }
+    return steps;
   }
 
   /**
-   * The same with what is better known of some lifts in place of what was reckoned.
+   * The same with what is better known of some lifts in place of what was reckoned. Over the cam it
+   * counts by how far it lies off what was reckoned, straight from each listed lift to the next.
    *
-   * @param shares change of the flow at a lift, mm, as a share
-   * @param cam for the mean over its opening
+   * @param shares change of the flow at a listed lift, mm, as a share
    */
-  public FlowChange with(Map<Double, Double> shares, CamLift cam) {
+  public FlowChange with(Map<Double, Double> shares) {
     List<Step> counted =
         steps.stream()
             .map(
                 s ->
-                    new Step(
-                        s.liftMm(),
-                        s.referenceM3s(),
-                        shares.containsKey(s.liftMm())
-                            ? s.referenceM3s() * (1 + shares.get(s.liftMm()))
-                            : s.newM3s(),
-                        s.band()))
+                    shares.containsKey(s.liftMm())
+                        ? new Step(
+                            s.liftMm(),
+                            s.referenceM3s(),
+                            s.referenceM3s() * (1 + shares.get(s.liftMm())),
+                            s.band(),
+                            true)
+                        : s)
             .toList();
-    double[] lifts = counted.stream().mapToDouble(Step::liftMm).toArray();
-    double before = camMean(cam, lifts, counted, Step::referenceM3s);
-    double gain = camMean(cam, lifts, counted, Step::newM3s) - before;
-    return new FlowChange(counted, means(counted), gain, gain / before);
+    return new FlowChange(
+        counted, means(counted), overCam.stream().map(c -> corrected(c, counted)).toList());
   }
 
-  private static double camMean(
-      CamLift cam, double[] lifts, List<Step> steps, ToDoubleFunction<Step> flow) {
-    double[] flows = steps.stream().mapToDouble(flow).toArray();
-    return cam.meanOf(lift -> FlowCurve.between(lifts, flows, lift));
+  private CamStep corrected(CamStep cam, List<Step> counted) {
+    int above = 0;
+    while (above < steps.size() - 1 && steps.get(above).liftMm() < cam.liftMm()) {
+      above++;
+    }
+    int below = Math.max(0, above - 1);
+    double from = steps.get(below).liftMm();
+    double to = steps.get(above).liftMm();
+    double way = to > from ? Math.clamp((cam.liftMm() - from) / (to - from), 0, 1) : 0;
+    double off = (1 - way) * off(counted, below) + way * off(counted, above);
+    boolean both = counted.get(below).isKnown() && counted.get(above).isKnown();
+    return new CamStep(
+        cam.liftMm(),
+        cam.weight(),
+        cam.referenceM3s(),
+        cam.newM3s() + off * cam.referenceM3s(),
+        cam.isKnown() || both);
+  }
+
+  private double off(List<Step> counted, int at) {
+    return counted.get(at).share() - steps.get(at).share();
   }
 
   private static Map<Band, Mean> means(List<Step> steps) {
     Map<Band, Mean> means = new EnumMap<>(Band.class);
     for (Band band : Band.values()) {
-      List<Step> in = steps.stream().filter(s -> s.band() == band).toList();
+      List<Step> in = steps.stream().filter(s -> s.isKnown() && s.band() == band).toList();
       if (!in.isEmpty()) {
         means.put(
             band,

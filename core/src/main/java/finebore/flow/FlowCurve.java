@@ -1,16 +1,20 @@
 package finebore.flow;
 
 import java.util.List;
+import java.util.function.ToDoubleFunction;
 
 /**
  * Flow at rising lifts.
  *
  * @param points in order of lift, at least one
+ * @param overCam the same at the {@link CamLift#lifts()} of a cam, whatever lifts are listed; empty
+ *     where no cam was asked for
  */
-public record FlowCurve(List<LiftPoint> points) {
+public record FlowCurve(List<LiftPoint> points, List<LiftPoint> overCam) {
 
   public FlowCurve {
     points = List.copyOf(points);
+    overCam = List.copyOf(overCam);
     if (points.isEmpty()) {
       throw new IllegalArgumentException("points: 0");
     }
@@ -46,10 +50,31 @@ public record FlowCurve(List<LiftPoint> points) {
     return flow;
   }
 
-  /** Mean flow over the cam's opening, each crank degree counting the same, m3/s. */
+  /** What flows at the cam's greatest lift. */
+  public LiftPoint atCamLift() {
+    return overCam.getLast();
+  }
+
+  /** Mean flow over the opening of the cam it was worked out for, m3/s. */
   public double camMean(CamLift cam) {
-    double[] lifts = lifts();
-    double[] flows = flows();
-    return cam.meanOf(lift -> between(lifts, flows, lift));
+    return camMean(cam, LiftPoint::flowM3s);
+  }
+
+  /**
+   * Mean over the opening of the cam it was worked out for, each crank degree counting the same;
+   * lifts whose section is unlike anything solved are left out.
+   */
+  public double camMean(CamLift cam, ToDoubleFunction<LiftPoint> of) {
+    double[] weights = cam.weights(overCam.stream().mapToDouble(LiftPoint::liftMm).toArray());
+    double sum = 0;
+    double unknown = 0;
+    for (int k = 0; k < weights.length; k++) {
+      if (overCam.get(k).isKnown()) {
+        sum += weights[k] * of.applyAsDouble(overCam.get(k));
+      } else {
+        unknown += weights[k];
+      }
+    }
+    return sum / (1 - unknown);
   }
 }

@@ -14,6 +14,11 @@ public record LiftPoint(double liftMm, EffectiveArea area, double curtainMm2, do
     return area.gate();
   }
 
+  /** Whether its section is like those that the estimate knows. */
+  public boolean isKnown() {
+    return area.isKnown();
+  }
+
   public double effectiveAreaMm2() {
     return area.mm2();
   }

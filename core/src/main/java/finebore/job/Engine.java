@@ -93,6 +93,11 @@ public record Engine(
     return true;
   }
 
+  /** Whether there are two valves of a kind to a cylinder. */
+  public boolean hasPairs() {
+    return intakesPerCylinder == 2 || exhaustsPerCylinder == 2;
+  }
+
   /**
    * Every seat in the head, cylinder by cylinder: I1 E1 I2 E2, or I1a I1b E1a E1b with several of a
    * kind.

@@ -30,6 +30,8 @@ import java.util.TreeMap;
  *     bank at the top
  * @param chambers outlines that were traced, each cylinder once
  * @param photographs of chambers, each cylinder once
+ * @param symmetric whether two valves of a kind are taken to lie as each other's image in the line
+ *     across the head, where nothing else tells how they are turned
  * @param readings of each seat by its label; seats nobody has measured are not in it
  */
 @RecordBuilder
@@ -44,6 +46,7 @@ public record Head(
     OptionalDouble intakeFaceDeg,
     List<ChamberOutline> chambers,
     List<FacePhotograph> photographs,
+    boolean symmetric,
     Map<String, SeatReadings> readings)
     implements HeadBuilder.With {
 
@@ -115,6 +118,7 @@ public record Head(
         OptionalDouble.empty(),
         List.of(),
         List.of(),
+        false,
         readings);
   }
 

@@ -1,5 +1,6 @@
 package finebore.planning;
 
+import finebore.flow.CamLift;
 import finebore.flow.FlowCurve;
 import finebore.flow.LiftPoint;
 import finebore.job.Engine;
@@ -50,17 +51,14 @@ public final class AirDemand {
    * Mean inlet Mach index Z = (bore / valve)^2 (piston speed) / (Ci c), for several valves by their
    * joint area (Taylor, as above).
    *
-   * @param curve the intake's flow; Ci is its mean discharge coefficient on the valve's curtain up
-   *     to L/D = 1/4, on the head area beyond, each lift of the curve counting the same
+   * @param curve the intake's flow; Ci is its effective area over the head's, as the mean over the
+   *     cam's opening
    */
-  public static double machIndex(Engine engine, double headDiameterMm, FlowCurve curve) {
+  public static double machIndex(
+      Engine engine, CamLift cam, double headDiameterMm, FlowCurve curve) {
     double pistonSpeed = 2 * engine.strokeMm() / 1000 * engine.rpm() / 60;
     double headArea = Math.PI / 4 * headDiameterMm * headDiameterMm;
-    double ci =
-        curve.points().stream()
-            .mapToDouble((LiftPoint p) -> p.effectiveAreaMm2() / headArea)
-            .average()
-            .orElseThrow();
+    double ci = curve.camMean(cam, LiftPoint::effectiveAreaMm2) / headArea;
     double areas =
         engine.boreMm()
             * engine.boreMm()

@@ -90,6 +90,19 @@ record PlaceFit(double[] start, List<Integer> free, List<Read> read) {
     }
   }
 
+  /** A sum of coordinates, each times its own factor. */
+  record Sum(double[] factors) implements Way {
+    @Override
+    public double at(double[] p) {
+      return IntStream.range(0, p.length).mapToDouble(i -> factors[i] * p[i]).sum();
+    }
+
+    @Override
+    public void slopes(double[] p, double[] into) {
+      System.arraycopy(factors, 0, into, 0, factors.length);
+    }
+  }
+
   /**
    * From the edge of a head to the bore's wall, seen along the bore.
    *
@@ -147,7 +160,7 @@ record PlaceFit(double[] start, List<Integer> free, List<Read> read) {
 
   private static final double SAME_PLACE_MM = 1e-9;
 
-  private static final int MOST_STEPS = 40;
+  private static final int MOST_STEPS = 400;
 
   /** Directions in which readings move by less than this share are told by none. */
   private static final double TOLD_BY_NOTHING = 1e-3;

@@ -87,6 +87,7 @@ public record PlanStudy(
     return new FlowSetting(
         place.port().direction(),
         job.test().liftsMm(),
+        Optional.of(job.group(place.port()).cam()),
         job.test().depressionPa(),
         calibration,
         portAreaMm2(job, place),
@@ -132,7 +133,7 @@ public record PlanStudy(
 
   /** The change against found in which what is solved counts. */
   public Optional<FlowChange> counted(SolvedChange solved) {
-    return change.map(c -> solved.counted(c, cut().job().group(place().port()).cam()));
+    return change.map(solved::counted);
   }
 
   public SeatPlace place() {

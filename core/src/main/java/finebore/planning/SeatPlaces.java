@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 
 /**
  * Where the valves of one cylinder lie, from whatever was measured: both coordinates as they were
@@ -66,6 +67,8 @@ public final class SeatPlaces {
   private final Map<SeatPlace, AxisPlace> places = new HashMap<>();
   private final Map<SeatPlace, Double> workedOut = new HashMap<>();
   private final double[] at;
+  private boolean turnsFree;
+  private boolean takenAsSymmetric;
 
   private SeatPlaces(Job job, int cylinder) {
     this.job = job;
@@ -82,17 +85,14 @@ public final class SeatPlaces {
       drawWhatIsNotRead();
       List<PlaceFit.Read> read = new ArrayList<>(alone);
       distances.forEach(d -> read.add(new PlaceFit.Read(d.readMm(), way(d))));
+      if (job.head().symmetric() && job.engine().hasPairs()) {
+        read.add(mirrorImages());
+        takenAsSymmetric = alone.isEmpty();
+      }
       PlaceFit fit = new PlaceFit(drawn, free, read);
       solved = fit.solved();
-      for (int k = 0; k < seats.size(); k++) {
-        double magnified =
-            free.contains(2 * k) && solved != drawn
-                ? fit.magnified(solved, 2 * k, 2 * k + 1)
-                : Double.POSITIVE_INFINITY;
-        if (magnified <= MOST_MAGNIFIED) {
-          workedOut.put(seats.get(k), magnified);
-        }
-      }
+      workedOut.putAll(toldBy(fit, solved));
+      turnsFree = !isToldWhole(workedOut) && isToldWhole(held(read, solved));
     }
     for (int k = 0; k < seats.size(); k++) {
       if (!free.contains(2 * k) || workedOut.containsKey(seats.get(k))) {
@@ -100,6 +100,62 @@ public final class SeatPlaces {
       }
     }
     at = solved;
+  }
+
+  /** Seats that a fit tells, and how many times what the readings are out by comes back. */
+  private Map<SeatPlace, Double> toldBy(PlaceFit fit, double[] solved) {
+    Map<SeatPlace, Double> told = new HashMap<>();
+    for (int k = 0; k < seats.size(); k++) {
+      double magnified =
+          free.contains(2 * k) && solved != drawn
+              ? fit.magnified(solved, 2 * k, 2 * k + 1)
+              : Double.POSITIVE_INFINITY;
+      if (magnified <= MOST_MAGNIFIED) {
+        told.put(seats.get(k), magnified);
+      }
+    }
+    return told;
+  }
+
+  private boolean isToldWhole(Map<SeatPlace, Double> told) {
+    return IntStream.range(0, seats.size())
+        .allMatch(k -> !free.contains(2 * k) || told.containsKey(seats.get(k)));
+  }
+
+  /** What would be told if the cylinder were held against turning about its bore. */
+  private Map<SeatPlace, Double> held(List<PlaceFit.Read> read, double[] solved) {
+    double[] turn = new double[drawn.length];
+    for (int k = 0; k < seats.size(); k++) {
+      double far = Math.max(AWAY_MM, Math.hypot(solved[2 * k], solved[2 * k + 1]));
+      turn[2 * k] = -solved[2 * k + 1] / far;
+      turn[2 * k + 1] = solved[2 * k] / far;
+    }
+    List<PlaceFit.Read> more = new ArrayList<>(read);
+    more.add(new PlaceFit.Read(0, new PlaceFit.Sum(turn)));
+    return toldBy(new PlaceFit(drawn, free, more), solved);
+  }
+
+  /**
+   * Two valves of a kind are each other's image in the line across the head through the bore: they
+   * lie as far across. One condition for all pairs together, so that it turns the cylinder and
+   * bends no reading.
+   */
+  private PlaceFit.Read mirrorImages() {
+    double[] across = new double[drawn.length];
+    for (Port port : Port.values()) {
+      List<Integer> of =
+          IntStream.range(0, seats.size())
+              .filter(k -> seats.get(k).port() == port)
+              .boxed()
+              .toList();
+      if (of.size() == 2) {
+        // Both kinds turn the same way when the cylinder turns.
+        boolean reversed = drawn[2 * of.getFirst()] > drawn[2 * of.getLast()];
+        across[2 * of.getFirst() + 1] = reversed ? -1 : 1;
+        across[2 * of.getLast() + 1] = reversed ? 1 : -1;
+      }
+    }
+    return new PlaceFit.Read(0, new PlaceFit.Sum(across));
   }
 
   /** Those of a cylinder. */
@@ -128,6 +184,19 @@ public final class SeatPlaces {
   /** Whether there are distances that do not yet tell its place. */
   public boolean lacksOne(SeatPlace seat) {
     return isReadOfOne() && !places.containsKey(seat);
+  }
+
+  /**
+   * Whether all that is not told is how the cylinder is turned: its valves lie fixed to each other
+   * and to the bore, and free to turn about it as one.
+   */
+  public boolean turnsFree() {
+    return turnsFree;
+  }
+
+  /** Whether how the cylinder is turned is a choice: nothing that was read tells it. */
+  public boolean takenAsSymmetric() {
+    return takenAsSymmetric;
   }
 
   /** Every distance whose valves have a place. */

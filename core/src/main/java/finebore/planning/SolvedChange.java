@@ -1,6 +1,5 @@
 package finebore.planning;
 
-import finebore.flow.CamLift;
 import finebore.flow.FlowChange;
 import finebore.flow.field.AirChange;
 import finebore.flow.field.AirQuestion;
@@ -113,14 +112,10 @@ public record SolvedChange(Map<Double, AirChange> byLiftMm) {
     return (int) byLiftMm.values().stream().filter(AirChange::isComplete).count();
   }
 
-  /**
-   * A change of flow in which what has been solved counts, the estimate where nothing has.
-   *
-   * @param cam for the mean over its opening
-   */
-  public FlowChange counted(FlowChange change, CamLift cam) {
+  /** A change of flow in which what has been solved counts, the estimate where nothing has. */
+  public FlowChange counted(FlowChange change) {
     Map<Double, Double> shares = new TreeMap<>();
     change.steps().forEach(s -> at(s.liftMm()).ifPresent(c -> shares.put(s.liftMm(), c.share())));
-    return shares.isEmpty() ? change : change.with(shares, cam);
+    return shares.isEmpty() ? change : change.with(shares);
   }
 }

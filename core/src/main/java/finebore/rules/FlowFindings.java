@@ -59,8 +59,8 @@ public final class FlowFindings {
     if (plan.change().isEmpty() || !plan.found().calibration().isCalibrated()) {
       return List.of();
     }
-    LiftPoint before = plan.found().curve().orElseThrow().points().getLast();
-    LiftPoint after = plan.finished().curve().orElseThrow().points().getLast();
+    LiftPoint before = plan.found().curve().orElseThrow().atCamLift();
+    LiftPoint after = plan.finished().curve().orElseThrow().atCamLift();
     double alone = alone(plan.finished(), after) / alone(plan.found(), before) - 1;
     double whole = after.effectiveAreaMm2() / before.effectiveAreaMm2() - 1;
     if (alone < WORTH_ASKING || whole > HELD * alone) {

@@ -43,7 +43,7 @@ public record FlowWanted(
     double wanted =
         AirDemand.from28(perCylinder, job.test().depressionPa())
             / job.engine().valvesPerCylinder(Port.INTAKE);
-    double have = planned.flowAt(job.intake().cam().maxLiftMm());
+    double have = planned.atCamLift().flowM3s();
     double times = wanted / have;
     double mean = planned.camMean(job.intake().cam());
     return Optional.of(

@@ -79,7 +79,8 @@ public record SizeStudy(
         tighter(job, room, practice, intake, exhaust),
         curve.flatMap(c -> FlowWanted.of(job, c)),
         curve.isPresent()
-            ? OptionalDouble.of(AirDemand.machIndex(job.engine(), intake, curve.get()))
+            ? OptionalDouble.of(
+                AirDemand.machIndex(job.engine(), job.intake().cam(), intake, curve.get()))
             : OptionalDouble.empty(),
         NextSize.of(study, practice, own + STEP_MM),
         shelf.stream()

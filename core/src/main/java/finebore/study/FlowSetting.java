@@ -1,6 +1,7 @@
 package finebore.study;
 
 import finebore.flow.Calibration;
+import finebore.flow.CamLift;
 import finebore.flow.Direction;
 import finebore.room.Room;
 import io.soabase.recordbuilder.core.RecordBuilder;
@@ -13,6 +14,7 @@ import java.util.OptionalDouble;
  *
  * @param direction which way the air goes
  * @param liftsMm rising lifts, mm
+ * @param cam what opens the valve; empty where no mean over it is asked for
  * @param depressionPa pressure difference, Pa
  * @param calibration of the port
  * @param portAreaMm2 throat less stem of the seat whose port it is, mm2; empty for that of the seat
@@ -23,6 +25,7 @@ import java.util.OptionalDouble;
 public record FlowSetting(
     Direction direction,
     List<Double> liftsMm,
+    Optional<CamLift> cam,
     double depressionPa,
     Calibration calibration,
     OptionalDouble portAreaMm2,

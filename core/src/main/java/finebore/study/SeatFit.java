@@ -1,6 +1,7 @@
 package finebore.study;
 
 import finebore.cutting.Seating;
+import finebore.flow.CamLift;
 import finebore.flow.EffectiveArea;
 import finebore.flow.FlowCurve;
 import finebore.flow.Gate;
@@ -142,13 +143,20 @@ public record SeatFit(Pairing pairing, SeatSection seat, ValveSection valve, Sea
     if (seated().isEmpty()) {
       return Optional.empty();
     }
+    return Optional.of(
+        new FlowCurve(
+            points(setting.liftsMm(), setting),
+            points(setting.cam().map(CamLift::lifts).orElse(List.of()), setting)));
+  }
+
+  private List<LiftPoint> points(List<Double> liftsMm, FlowSetting setting) {
     TestConditions conditions = TestConditions.USUAL.withDepression(setting.depressionPa());
     double head = pairing.valve().headDiameterMm();
     List<LiftPoint> points = new ArrayList<>();
-    for (double lift : setting.liftsMm()) {
+    for (double lift : liftsMm) {
       EffectiveArea area = areaAt(lift, setting);
       points.add(new LiftPoint(lift, area, Math.PI * head * lift, conditions.flow(area.mm2())));
     }
-    return Optional.of(new FlowCurve(points));
+    return points;
   }
 }

@@ -137,7 +137,9 @@ class FiguresTest {
         .ifPresent(
             c ->
                 all.with(
-                    name + ".mach", AirDemand.machIndex(job.engine(), 36 + c.points().size(), c)));
+                    name + ".mach",
+                    AirDemand.machIndex(
+                        job.engine(), job.intake().cam(), 36 + c.points().size(), c)));
   }
 
   private static void bench(Figures all, Job job, TestBook book, Port port) {

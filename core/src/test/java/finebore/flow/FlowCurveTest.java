@@ -142,7 +142,11 @@ class FlowCurveTest {
     assertThatThrownBy(
             () ->
                 FlowChange.between(
-                    small, new FlowCurve(large.points().subList(0, 2)), Bands.USUAL, 42, cam))
+                    small,
+                    new FlowCurve(large.points().subList(0, 2), List.of()),
+                    Bands.USUAL,
+                    42,
+                    cam))
         .hasMessageContaining("lifts");
   }
 
@@ -170,11 +174,11 @@ class FlowCurveTest {
   void whatIsBetterKnownCounts() {
     CamLift cam = new CamLift(10, 270);
     FlowChange change = FlowChange.between(curve(0.84), curve(0.89), Bands.USUAL, 42, cam);
-    FlowChange same = change.with(Map.of(), cam);
+    FlowChange same = change.with(Map.of());
     assertThat(same.steps()).isEqualTo(change.steps());
     assertThat(same.bands()).isEqualTo(change.bands());
     assertThat(same.camMeanShare()).isCloseTo(change.camMeanShare(), within(1e-12));
-    FlowChange one = change.with(Map.of(2.0, -0.04), cam);
+    FlowChange one = change.with(Map.of(2.0, -0.04));
     assertThat(one.steps().get(1).share()).isCloseTo(-0.04, within(1e-12));
     assertThat(one.steps().getFirst()).isEqualTo(change.steps().getFirst());
     int low = change.bands().get(Band.LOW).lifts();
@@ -186,8 +190,9 @@ class FlowCurveTest {
     assertThat(one.camMeanM3s()).isLessThan(change.camMeanM3s());
     Map<Double, Double> all = new HashMap<>();
     change.steps().forEach(s -> all.put(s.liftMm(), 0.1));
-    FlowChange whole = change.with(all, cam);
-    assertThat(whole.camMeanShare()).isCloseTo(0.1, within(1e-12));
+    FlowChange whole = change.with(all);
+    // Between the lifts it bends as the estimate does.
+    assertThat(whole.camMeanShare()).isCloseTo(0.1, within(0.004));
     assertThat(whole.bands().get(Band.MID).share()).isCloseTo(0.1, within(1e-12));
   }
 }

@@ -7,12 +7,14 @@ import finebore.Samples;
 import finebore.found.Measure;
 import finebore.job.Engine;
 import finebore.job.Engine.SeatPlace;
+import finebore.job.Head;
 import finebore.job.HeadLayout;
 import finebore.job.Job;
 import finebore.room.Room;
 import finebore.sizes.SizeLimit;
 import finebore.sizes.SizeRoom;
 import finebore.valve.Valve;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -135,6 +137,65 @@ class PentRoofTest {
     job = with(job, "I1b", Measure.EDGE_TO_EXHAUST_B, between("I1b", "E1b"));
     job = with(job, "I1a", Measure.EDGE_TO_EXHAUST_B, between("I1a", "E1b"));
     return with(job, "I1a", Measure.AXIS_ALONG, PLACES.get("I1a")[0]);
+  }
+
+  /** Upright valves, ten distances, no coordinate: what is free is said, and what settles it. */
+  @Test
+  void distancesAloneLeaveTheCylinderFreeToTurn() {
+    Job upright = JOB.withHead(Head.UNKNOWN);
+    double[][] at = {{-18.4, -15.2}, {18.6, -15.1}, {-16.3, 16.2}, {16.1, 16.4}};
+    List<String> labels = List.of("I1a", "I1b", "E1a", "E1b");
+    List<List<Measure>> centres = List.of(Measure.CENTRES_TO_INTAKE, Measure.CENTRES_TO_EXHAUST);
+    Job job = upright;
+    for (int k = 0; k < 4; k++) {
+      double radius = job.foundValve(seat(labels.get(k))).headDiameterMm() / 2;
+      job =
+          with(
+              job,
+              labels.get(k),
+              Measure.GAP_TO_BORE,
+              BORE / 2 - radius - Math.hypot(at[k][0], at[k][1]));
+      for (int other = k + 1; other < 4; other++) {
+        job =
+            with(
+                job,
+                labels.get(k),
+                centres.get(other / 2).get(other % 2),
+                Math.hypot(at[k][0] - at[other][0], at[k][1] - at[other][1]));
+      }
+    }
+    SeatPlaces free = SeatPlaces.of(job, 1);
+    assertThat(free.turnsFree()).isTrue();
+    assertThat(labels).allMatch(l -> free.lacksOne(seat(l)));
+    // One distance less, and more than the turn is free.
+    Job less =
+        job.withHead(
+            job.head()
+                .withReading("I1a", Measure.GAP_TO_BORE, OptionalDouble.empty())
+                .withReading("I1b", Measure.GAP_TO_BORE, OptionalDouble.empty())
+                .withReading("E1a", Measure.GAP_TO_BORE, OptionalDouble.empty()));
+    assertThat(SeatPlaces.of(less, 1).turnsFree()).isFalse();
+
+    SeatPlaces one = SeatPlaces.of(with(job, "E1b", Measure.AXIS_ALONG, 16.1), 1);
+    assertThat(one.turnsFree()).isFalse();
+    for (int k = 0; k < 4; k++) {
+      var told = one.at(seat(labels.get(k))).orElseThrow();
+      assertThat(told.alongMm()).isCloseTo(at[k][0], within(0.01));
+      assertThat(told.acrossMm()).isCloseTo(at[k][1], within(0.01));
+    }
+    // Turned by what brings the pairs level: their distances stay what was read.
+    SeatPlaces symmetric = SeatPlaces.of(job.withHead(job.head().withSymmetric(true)), 1);
+    assertThat(symmetric.takenAsSymmetric()).isTrue();
+    assertThat(symmetric.turnsFree()).isFalse();
+    double level = 0;
+    for (int k = 0; k < 4; k += 2) {
+      var a = symmetric.at(seat(labels.get(k))).orElseThrow();
+      var b = symmetric.at(seat(labels.get(k + 1))).orElseThrow();
+      level += a.acrossMm() - b.acrossMm();
+      assertThat(Math.hypot(a.alongMm() - b.alongMm(), a.acrossMm() - b.acrossMm()))
+          .isCloseTo(Math.hypot(at[k][0] - at[k + 1][0], at[k][1] - at[k + 1][1]), within(0.01));
+    }
+    assertThat(level).isCloseTo(0, within(1e-3));
   }
 
   @Test

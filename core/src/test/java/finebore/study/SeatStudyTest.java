@@ -119,11 +119,12 @@ class SeatStudyTest {
   @Test
   void theMachIndexRisesWithSpeedAndFallsWithTheValve() {
     Job job = Samples.job();
+    var cam = job.intake().cam();
     var curve = study(Samples.pairing()).curve().orElseThrow();
-    double z = AirDemand.machIndex(job.engine(), 42, curve);
-    assertThat(AirDemand.machIndex(job.engine().withRpm(13_000), 42, curve))
+    double z = AirDemand.machIndex(job.engine(), cam, 42, curve);
+    assertThat(AirDemand.machIndex(job.engine().withRpm(13_000), cam, 42, curve))
         .isCloseTo(2 * z, within(1e-9));
-    assertThat(AirDemand.machIndex(job.engine().withIntakesPerCylinder(2), 42, curve))
+    assertThat(AirDemand.machIndex(job.engine().withIntakesPerCylinder(2), cam, 42, curve))
         .isCloseTo(z / 2, within(1e-9));
     assertThat(z).isBetween(0.2, 1.0);
   }

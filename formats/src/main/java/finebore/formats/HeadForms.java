@@ -196,6 +196,11 @@ final class HeadForms {
             field("chambers", Forms.list(CHAMBER).by("cylinder").orNone(), Head::chambers);
         private final Field<List<FacePhotograph>> photographs =
             field("photographs", Forms.list(PHOTOGRAPH).by("cylinder").orNone(), Head::photographs);
+        private final Field<Optional<Boolean>> symmetric =
+            field(
+                "symmetric",
+                Forms.FLAG.orNull(),
+                h -> h.symmetric() ? Optional.of(true) : Optional.empty());
         private final Field<Map<String, SeatReadings>> seats =
             field(
                 "seats",
@@ -217,6 +222,7 @@ final class HeadForms {
               v.of(intakeFaceDeg),
               v.of(chambers),
               v.of(photographs),
+              v.of(symmetric).orElse(false),
               v.of(seats));
         }
       };

@@ -464,6 +464,7 @@ public final class StudyText {
                     facts.job().engine(),
                     AirDemand.machIndex(
                         facts.job().engine(),
+                        facts.job().intake().cam(),
                         seat.study().pairing().valve().headDiameterMm(),
                         curve)))
         .orElse("-");

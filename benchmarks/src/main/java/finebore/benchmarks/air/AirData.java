@@ -35,6 +35,12 @@ public final class AirData {
 
   private static final int LIFTS_EACH = 5;
 
+  /** Lifts beyond, of which some families get two: fewer, for little changes up there. */
+  private static final List<Double> HIGH = List.of(0.39, 0.45, 0.5);
+
+  private static final int HIGH_EACH = 2;
+  private static final int HIGH_OF = 3;
+
   private AirData() {}
 
   /** Runs. */
@@ -94,9 +100,19 @@ public final class AirData {
 
   /** Some of the lifts, the same for all of a family: more families teach more than more lifts. */
   private static List<Double> lifts(int number) {
-    List<Double> lifts = new ArrayList<>(LIFTS);
-    Collections.shuffle(lifts, new Random(number / RandomSeat.FAMILY));
-    return lifts.subList(0, LIFTS_EACH).stream().sorted().toList();
+    int family = number / RandomSeat.FAMILY;
+    Random random = new Random(family);
+    List<Double> lifts = some(LIFTS, LIFTS_EACH, random);
+    if (family / RandomSeat.DIRECTIONS % HIGH_OF == 0) {
+      lifts.addAll(some(HIGH, HIGH_EACH, random));
+    }
+    return lifts;
+  }
+
+  private static List<Double> some(List<Double> of, int count, Random random) {
+    List<Double> all = new ArrayList<>(of);
+    Collections.shuffle(all, random);
+    return new ArrayList<>(all.subList(0, count).stream().sorted().toList());
   }
 
   private static String row(

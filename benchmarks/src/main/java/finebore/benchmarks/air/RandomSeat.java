@@ -57,8 +57,16 @@ record RandomSeat(int number, Profile wall, SeatFit fit, Direction direction, St
   /** Numbers to a family. */
   static final int FAMILY = 3;
 
+  /** Families after which the directions come round again. */
+  static final int DIRECTIONS = 4;
+
   /** Every fourth family is for air that goes out. */
   private static final int OUT = 3;
+
+  /** From this number on seats are of 60 degrees, and heads may be tulips. */
+  static final int STEEP = 30_000;
+
+  private static final double STEEP_ANGLE = 60;
 
   private static final double[] SEAT_ANGLES = {30, 45, 45, 45, 45, 50, 55};
 
@@ -78,7 +86,7 @@ record RandomSeat(int number, Profile wall, SeatFit fit, Direction direction, St
     for (int attempt = 0; ; attempt++) {
       Random random = new Random(1_000_003L * family + attempt);
       try {
-        Drawn first = draw(random, isOrdinary(family));
+        Drawn first = draw(random, isOrdinary(family), number >= STEEP);
         if (built(number, first).isEmpty()) {
           continue;
         }
@@ -94,7 +102,7 @@ record RandomSeat(int number, Profile wall, SeatFit fit, Direction direction, St
 
   /** Half of the families, for either direction. */
   private static boolean isOrdinary(int family) {
-    return family % 4 == OUT ? family % 8 == OUT : family % 2 == 0;
+    return family % DIRECTIONS == OUT ? family % 8 == OUT : family % 2 == 0;
   }
 
   boolean isOrdinary() {
@@ -125,15 +133,19 @@ record RandomSeat(int number, Profile wall, SeatFit fit, Direction direction, St
     if (d.ridgeHighMm() > 0) {
       wall = ridge(wall, d.ridgeAwayMm(), d.ridgeHighMm());
     }
-    Direction direction = number / FAMILY % 4 == OUT ? Direction.EXHAUST : Direction.INTAKE;
+    Direction direction =
+        number / FAMILY % DIRECTIONS == OUT ? Direction.EXHAUST : Direction.INTAKE;
     return Optional.of(new RandomSeat(number, wall, fit, direction, d.change()));
   }
 
-  private static Drawn draw(Random random, boolean ordinary) {
+  private static Drawn draw(Random random, boolean ordinary, boolean steep) {
     double head = between(random, 24, 60);
-    double angle = SEAT_ANGLES[random.nextInt(SEAT_ANGLES.length)];
+    double angle = steep ? STEEP_ANGLE : SEAT_ANGLES[random.nextInt(SEAT_ANGLES.length)];
     Seat seat = ordinary ? ordinarySeat(random, head, angle) : seat(random, head, angle);
     Valve valve = valve(random, head, angle);
+    if (steep) {
+      valve = tulip(random, valve);
+    }
     boolean ridge = random.nextInt(ordinary ? 12 : 5) == 0;
     return new Drawn(
         seat,
@@ -289,6 +301,13 @@ record RandomSeat(int number, Profile wall, SeatFit fit, Direction direction, St
         new Throat(throat, random.nextBoolean() ? 0 : between(random, 0, 0.2 * head)),
         new Bowl(head * between(random, 0.85, 1.1), head * between(random, 0.4, 0.7)),
         random.nextInt(3) == 0 ? 0 : between(random, 0, 35));
+  }
+
+  /** A head that runs into the stem in a long curve. */
+  private static Valve tulip(Random random, Valve valve) {
+    return valve.withUnderhead(
+        new Underhead(
+            between(random, 12, 45), valve.headDiameterMm() * between(random, 0.15, 0.4)));
   }
 
   private static Valve valve(Random random, double head, double angle) {

@@ -211,7 +211,7 @@ public final class RoomView extends DrawnRegion {
   }
 
   private void nothing(GraphicsContext g, Palette colours, double w, double h) {
-    String[] lines = session.say(lacksOne() ? "room.lacks" : "room.nothing").split("\\|");
+    String[] lines = session.say(whyNoRoom()).split("\\|");
     for (int k = 0; k < lines.length; k++) {
       say(
           g,
@@ -228,8 +228,15 @@ public final class RoomView extends DrawnRegion {
     return SeatPlaces.of(work.job(), work.place().cylinder());
   }
 
-  private boolean lacksOne() {
-    return places().lacksOne(session.work().get().place());
+  private String whyNoRoom() {
+    SeatPlaces places = places();
+    if (!places.lacksOne(session.work().get().place())) {
+      return "room.nothing";
+    }
+    if (!places.turnsFree()) {
+      return "room.lacks";
+    }
+    return session.job().engine().hasPairs() ? "room.turns" : "room.turnsPlain";
   }
 
   /** What stands round the valve; there is a room and a seat to rest on. */

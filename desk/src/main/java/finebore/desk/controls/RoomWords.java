@@ -58,6 +58,9 @@ record RoomWords(Words words, RoomAtLift seen) {
     places
         .filter(p -> p.isWorkedOut(seat))
         .ifPresent(p -> lines.add(workedOut(p.at(seat).orElseThrow(), p.magnified(seat))));
+    places
+        .filter(p -> p.isWorkedOut(seat) && p.takenAsSymmetric())
+        .ifPresent(p -> lines.add(words.text("room.symmetric")));
     lines.add(words.text("room.basis"));
     return lines;
   }

@@ -182,6 +182,7 @@ final class JobEditor extends VBox {
               job.engine(),
               AirDemand.machIndex(
                   job.engine(),
+                  job.intake().cam(),
                   work.pairing().valve().headDiameterMm(),
                   work.shown().curve().get())));
     }

@@ -156,10 +156,7 @@ public final class LiftStrip extends DrawnRegion {
     SeatView work = session.work().get();
     work.change()
         .ifPresentOrElse(
-            change ->
-                new Painter(
-                        g, work, air.change().counted(change, work.group().cam()), colours, w, h)
-                    .paint(),
+            change -> new Painter(g, work, air.change().counted(change), colours, w, h).paint(),
             () ->
                 text(
                     g,
