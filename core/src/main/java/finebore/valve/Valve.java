@@ -60,6 +60,21 @@ public record Valve(
     return withFaceAngleDeg(angleDeg).withFaceWidthMm(widthMm);
   }
 
+  /**
+   * Head thickness where the underhead's cone meets the stem, mm: what moves when a cut behind the
+   * face gets wider or steeper, for margin and face stay.
+   */
+  public double thicknessAtStemMm() {
+    double deep = faceWidthMm * Math.sin(Math.toRadians(faceAngleDeg));
+    double out = faceWidthMm * Math.cos(Math.toRadians(faceAngleDeg));
+    for (Cut cut : backCuts) {
+      deep += cut.heightMm();
+      out += cut.projectedMm();
+    }
+    double run = (headDiameterMm - stemDiameterMm) / 2 - out;
+    return marginMm + deep + run * Math.tan(Math.toRadians(underhead.angleDeg()));
+  }
+
   /** This valve with one back cut replaced. */
   public Valve withBackCut(int index, Cut cut) {
     List<Cut> changed = new ArrayList<>(backCuts);

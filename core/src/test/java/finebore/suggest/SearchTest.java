@@ -163,7 +163,9 @@ class SearchTest {
   @CsvSource({"0.0201, true", "0.0199, false", "-0.0201, true", "-0.0199, false", ", false"})
   void aSolvedChangeIsClearFromTwoHundredthsOn(Double share, boolean clear) {
     OptionalDouble much = share == null ? OptionalDouble.empty() : OptionalDouble.of(share);
-    assertThat(new SolvedSuggestion(null, much).isClear()).isEqualTo(clear);
+    assertThat(new SolvedSuggestion(null, much, 0.019).isClear()).isEqualTo(clear);
+    // What it may be off by is more.
+    assertThat(new SolvedSuggestion(null, much, 0.021).isClear()).isFalse();
   }
 
   @Test

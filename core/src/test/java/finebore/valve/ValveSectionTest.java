@@ -52,6 +52,26 @@ class ValveSectionTest {
     assertThat(wall.points()).allSatisfy(p -> assertThat(p.r()).isGreaterThanOrEqualTo(3.5 - 1e-9));
   }
 
+  /** The section's own corner of cone and stem, without a fillet. */
+  @Test
+  void theHeadIsAsThickAsItsSection() {
+    for (Valve valve : List.of(Samples.plainValve(), Samples.backCutValve())) {
+      Valve sharp = valve.withUnderhead(new Underhead(valve.underhead().angleDeg(), 0));
+      Profile wall = wall(sharp);
+      double corner = wall.points().get(wall.points().size() - 2).z();
+      assertThat(valve.thicknessAtStemMm()).isCloseTo(valve.marginMm() - corner, within(1e-9));
+    }
+    // A back cut 1 mm wider of 30 degrees: half a millimetre deeper, less what the cone gives back.
+    Valve valve = Samples.backCutValve();
+    Cut cut = valve.backCuts().getFirst();
+    Valve wider = valve.withBackCut(0, cut.withWidth(cut.widthMm() + 1));
+    double cone = Math.tan(Math.toRadians(valve.underhead().angleDeg()));
+    assertThat(wider.thicknessAtStemMm() - valve.thicknessAtStemMm())
+        .isCloseTo(0.5 - Math.cos(Math.PI / 6) * cone, within(1e-9));
+    assertThat(wider.marginMm()).isEqualTo(valve.marginMm());
+    assertThat(wider.faceWidthMm()).isEqualTo(valve.faceWidthMm());
+  }
+
   @Test
   void aLargeFilletIsHeldToWhatFits() {
     Valve valve = Samples.plainValve().withUnderhead(new Underhead(15, 60));

@@ -75,8 +75,10 @@ public final class AirStore {
     try {
       double area = Double.parseDouble(cells.get(1));
       double jet = Double.parseDouble(cells.get(2));
-      if (cells.size() == 3 && area > 0 && area < 1e6 && Math.abs(jet) <= 180) {
-        areas.put(cells.get(0), new SolvedArea(area, jet));
+      double swing = Double.parseDouble(cells.get(3));
+      boolean known = Double.isNaN(jet) || Math.abs(jet) <= 180;
+      if (cells.size() == 4 && area > 0 && area < 1e6 && known && swing >= 0 && swing < 1) {
+        areas.put(cells.get(0), new SolvedArea(area, jet, swing));
       }
     } catch (NumberFormatException | IndexOutOfBoundsException e) {
       // A half-written line of a crash, or one of a former version: solved again.
@@ -102,7 +104,8 @@ public final class AirStore {
     return key
         + ","
         + (solved.isSolved()
-            ? String.format(Locale.ROOT, "%.6f,%.2f", solved.areaMm2(), solved.jetDeg())
+            ? String.format(
+                Locale.ROOT, "%.6f,%.2f,%.6f", solved.areaMm2(), solved.jetDeg(), solved.swing())
             : NONE);
   }
 

@@ -40,10 +40,10 @@ class AirStoreTest {
   void whatWasSolvedComesBack() throws IOException {
     AirStore store = AirStore.in(file);
     assertThat(store.solved(at(3))).isEmpty();
-    store.keep(at(3), new SolvedArea(231.25, -12.5));
+    store.keep(at(3), new SolvedArea(231.25, -12.5, 0.0125));
     store.keep(at(0.001), SolvedArea.NONE);
     AirStore again = AirStore.in(file);
-    assertThat(again.solved(at(3))).hasValue(new SolvedArea(231.25, -12.5));
+    assertThat(again.solved(at(3))).hasValue(new SolvedArea(231.25, -12.5, 0.0125));
     assertThat(again.solved(at(0.001)).orElseThrow().isSolved()).isFalse();
     assertThat(again.solved(at(3.00001))).isEmpty();
     assertThat(again.solved(at(3).with(Turbulence.TRANSPORT))).isEmpty();
@@ -78,12 +78,12 @@ class AirStoreTest {
 
   @Test
   void aDamagedOrMissingFileIsNoHarm() throws IOException {
-    AirStore.in(file).keep(at(3), new SolvedArea(231.25, -12.5));
+    AirStore.in(file).keep(at(3), new SolvedArea(231.25, -12.5, 0.0125));
     Files.writeString(
         file,
         "nonsense\n0123456789abcdef0123456789abcdef,-4,3\n0123456789abcdef0123456789abcdef,4\n0123",
         StandardOpenOption.APPEND);
-    assertThat(AirStore.in(file).solved(at(3))).hasValue(new SolvedArea(231.25, -12.5));
+    assertThat(AirStore.in(file).solved(at(3))).hasValue(new SolvedArea(231.25, -12.5, 0.0125));
     Files.write(file, new byte[] {0, (byte) 0xff, 3});
     assertThat(AirStore.in(file).solved(at(3))).isEmpty();
     Files.delete(file);

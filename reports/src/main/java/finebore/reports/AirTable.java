@@ -60,7 +60,10 @@ public final class AirTable {
     n.put("momentum_left", flow.settled().momentumLeft());
     n.put("mass_left", flow.settled().massLeft());
     n.put("unrest", flow.settled().unrest());
-    n.put("jet_deg", flow.jetAngleDeg());
+    n.put("state", flow.settled().waves() ? "waving" : "settled");
+    if (!Double.isNaN(flow.jetAngleDeg())) {
+      n.put("jet_deg", flow.jetAngleDeg());
+    }
     ArrayNode waters = n.putArray("dead_water");
     for (DeadWater water : AirLines.of(flow).deadWater()) {
       ObjectNode w = waters.addObject();

@@ -56,6 +56,10 @@ public final class AirWords {
             words.label(flow.question().turbulence()),
             "fineness",
             words.label(flow.question().fineness()));
+    if (flow.settled().waves()) {
+      area +=
+          " " + words.text("air.waves", "swing", UnitSystem.fixed(100 * flow.settled().swing(), 1));
+    }
     if (flow.question().direction() == Direction.EXHAUST) {
       return area;
     }

@@ -161,7 +161,9 @@ public final class StudyCsv {
       }
       Optional<AirChange> solved = seat.solved().at(step.liftMm());
       if (solved.isPresent()) {
-        String clear = solved.get().isClear() ? "clear" : "unclear";
+        String clear =
+            (solved.get().isClear() ? "clear" : "unclear")
+                + (solved.get().waves() ? " waving" : "");
         row(seat, "change", "solvedEven", step.liftMm(), solved.get().even(), "1", clear);
         row(seat, "change", "solvedTransport", step.liftMm(), solved.get().transport(), "1", clear);
         if (!Double.isNaN(solved.get().full())) {

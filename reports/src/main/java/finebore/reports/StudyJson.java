@@ -194,6 +194,9 @@ public final class StudyJson {
       n.put("fullShare", change.full());
     }
     n.put("clear", change.isClear());
+    if (change.waves()) {
+      n.put("swing", change.swing());
+    }
   }
 
   private void finding(ObjectNode n, Finding finding) {

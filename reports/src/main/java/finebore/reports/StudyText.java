@@ -350,9 +350,12 @@ public final class StudyText {
                           UnitSystem.signed(
                               units.flow().fromBase(c.steps().get(at).changeM3s()), 1),
                           UnitSystem.signed(100 * c.steps().get(at).share(), 1),
-                          words.text(by(seat.solved().at(p.liftMm())))))
+                          by(seat.solved().at(p.liftMm()))))
               .orElse(""),
           words.say(p.gate().message()));
+    }
+    if (seat.solved().byLiftMm().values().stream().anyMatch(AirChange::waves)) {
+      line("  %s", words.text("report.waves"));
     }
     walls(seat);
   }
@@ -385,10 +388,13 @@ public final class StudyText {
   /** A smaller part of a change is not spoken of. */
   private static final double LEAST_WALL_PART = 0.005;
 
-  private static String by(Optional<AirChange> solved) {
-    return solved
-        .map(c -> c.isClear() ? "report.by.solved" : "report.by.unclear")
-        .orElse("report.by.estimate");
+  private String by(Optional<AirChange> solved) {
+    String said =
+        words.text(
+            solved
+                .map(c -> c.isClear() ? "report.by.solved" : "report.by.unclear")
+                .orElse("report.by.estimate"));
+    return solved.filter(AirChange::waves).isPresent() ? said + " ~" : said;
   }
 
   private void losses(OfSeat seat) {

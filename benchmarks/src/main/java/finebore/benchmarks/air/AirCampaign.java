@@ -199,7 +199,7 @@ public final class AirCampaign {
     private boolean isCalledClear() {
       double turn = changedCoarse.jetDeg() - coarse.jetDeg();
       return new AirChange(
-              coarseChange(), coarseChange(), Double.NaN, false, AirChange.WallPart.NONE, turn)
+              coarseChange(), coarseChange(), Double.NaN, false, AirChange.WallPart.NONE, turn, 0)
           .isClear();
     }
 

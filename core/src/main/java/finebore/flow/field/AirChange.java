@@ -15,7 +15,9 @@ import java.util.stream.DoubleStream;
  * @param isFullAsked whether the coarse grid alone does not do
  * @param walls what is reckoned of the walls and not solved
  * @param jetTurnDeg how far the jet turns by the change, as the even closure has it, the more of
- *     both grids, degrees
+ *     both grids, degrees; 0 for air that goes out
+ * @param swing how far the figure to go by may be off because the air waves, found or planned, as a
+ *     share; 0 where both stand
  */
 public record AirChange(
     double even,
@@ -23,7 +25,8 @@ public record AirChange(
     double full,
     boolean isFullAsked,
     WallPart walls,
-    double jetTurnDeg) {
+    double jetTurnDeg,
+    double swing) {
 
   /**
    * The walls' part of a change.
@@ -91,7 +94,15 @@ public record AirChange(
         shares[2],
         fullAsked,
         part(found.get(0).areaMm2(), planned.get(0).areaMm2(), portPerMm4, walls),
-        Math.abs(full) > Math.abs(coarse) ? full : coarse);
+        Math.abs(full) > Math.abs(coarse) ? full : coarse,
+        swing(found, planned));
+  }
+
+  /** Of the figure to go by: on the finest grid that is solved. */
+  private static double swing(List<SolvedArea> found, List<SolvedArea> planned) {
+    boolean full = found.size() > 2 && found.get(2).isSolved() && planned.get(2).isSolved();
+    int k = full ? 2 : 0;
+    return Math.hypot(found.get(k).swing(), planned.get(k).swing());
   }
 
   /** The walls' part of a change between two areas of seat and valve alone. */
@@ -140,11 +151,18 @@ public record AirChange(
 
   /**
    * How far the figure to go by may be off: by what the others that are solved are off it, at most,
-   * and by what another choice of how walls cost would make of it.
+   * by what another choice of how walls cost would make of it, and by the air's waving.
    */
   public double spread() {
     double closures = others().map(s -> Math.abs(s - share())).max().orElse(Double.NaN);
-    return walls.off() == 0 ? closures : Math.hypot(closures, walls.off());
+    return walls.off() == 0 && swing == 0
+        ? closures
+        : Math.sqrt(closures * closures + walls.off() * walls.off() + swing * swing);
+  }
+
+  /** Whether its figure is the mean of air that waves, as found or as planned. */
+  public boolean waves() {
+    return swing > 0;
   }
 
   private DoubleStream others() {

@@ -1,5 +1,6 @@
 package finebore.flow.field;
 
+import finebore.flow.Direction;
 import finebore.section.Point;
 import java.util.Optional;
 
@@ -18,8 +19,17 @@ public final class AirFlow {
    * @param momentumLeft what the momentum of all cells lacks, over the jet's
    * @param massLeft what their mass lacks, over the flow
    * @param unrest half of how far the area still swings, over its mean
+   * @param waves whether the air waves without end, so that the area is the mean over whole waves;
+   *     if not, it stands, and neither momentum nor mass lack a thousandth
    */
-  public record Settled(int rounds, double momentumLeft, double massLeft, double unrest) {}
+  public record Settled(
+      int rounds, double momentumLeft, double massLeft, double unrest, boolean waves) {
+
+    /** By how much the area may be off for its waving, as a share; 0 where it stands. */
+    public double swing() {
+      return waves ? unrest : 0;
+    }
+  }
 
   private final AirQuestion question;
   private final Stream stream;
@@ -104,7 +114,7 @@ public final class AirFlow {
   /** Share of the pressure lost on the way to a cell, 0 to 1; air drawn in from outside is none. */
   public double lost(int i, int j) {
     double given = AirSolver.DENSITY / 2 * AirSolver.SPEED * AirSolver.SPEED;
-    boolean in = question.direction() == finebore.flow.Direction.INTAKE;
+    boolean in = question.direction() == Direction.INTAKE;
     double left = in ? totalPressure(i, j) / given : 1 + totalPressure(i, j) / given;
     return Math.clamp(1 - left, 0, 1);
   }
@@ -141,9 +151,13 @@ public final class AirFlow {
 
   /**
    * Where the jet goes as it leaves the roof's end: degrees above a right angle to the axis, the
-   * mean of what passes weighted by its momentum. For air that goes into the cylinder.
+   * mean of what passes weighted by its momentum. NaN for air that goes out: its jet is in the
+   * port, and what is drawn in along the roof has no state of its own.
    */
   public double jetAngleDeg() {
+    if (question.direction() == Direction.EXHAUST) {
+      return Double.NaN;
+    }
     Mesh mesh = stream.mesh;
     int end = 0;
     while (end < mesh.along - 1 && mesh.edge[mesh.along + end] != Mesh.Edge.OPEN) {

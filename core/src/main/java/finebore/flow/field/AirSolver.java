@@ -21,14 +21,16 @@ import java.util.function.BooleanSupplier;
  * the roof begins open to still air and is shut from the cuts outward, and the jet lies free
  * wherever it can. The answer then hangs on the section alone, not on what was solved before.
  *
- * <p>It has settled when the momentum all cells lack is below {@value #ENOUGH} of the jet's and the
- * area stands still; or, where the jet waves without end, when the area's mean stands still and it
- * swings by less than {@value #MOST_UNREST}; that swing is told.
+ * <p>It is one of three. Settled: what all cells lack is below {@value #ENOUGH} of the jet's
+ * momentum and of the mass, and the area stands still. Waving: the area is the mean over whole
+ * waves, which stands still within {@value #MOST_DRIFT} while it swings by less than {@value
+ * #MOST_UNREST}, and mass lacks less than {@value #MOST_MASS}; the swing is told wherever the
+ * figure stands. Not solved: anything else.
  */
 public final class AirSolver {
 
   /** Goes up when figures change, so that those kept from before are not taken for today's. */
-  public static final int VERSION = 2;
+  public static final int VERSION = 3;
 
   /** Head diameter that all valves are scaled to, mm. */
   public static final double REFERENCE_MM = 42;
@@ -44,6 +46,12 @@ public final class AirSolver {
 
   static final double ENOUGH = 1e-3;
   static final double MOST_UNREST = 0.04;
+
+  /** Momentum that lacks so many times what is enough no longer gets less. */
+  private static final double STUCK = 10;
+
+  static final double MOST_DRIFT = 0.005;
+  static final double MOST_MASS = 0.03;
   private static final double STILL = 2e-4;
   private static final int WINDOW = 40;
 
@@ -96,7 +104,8 @@ public final class AirSolver {
   /**
    * Works it out.
    *
-   * @param start a flow of nearly the same section to begin from: sooner done, to the same answer
+   * @param start a flow of nearly the same section to begin from: sooner done, to the same answer;
+   *     of no use to air that goes out, whose jet has no state to be told by
    * @param stop asked now and then; true gives up
    * @throws AirNotSolved when the section leaves no way, cannot be gridded, or does not settle
    */
@@ -119,6 +128,9 @@ public final class AirSolver {
             scale);
     AirSolver solver = new AirSolver(question, across, space, gap);
     solver.spreadEvenly();
+    if (question.direction() == Direction.EXHAUST) {
+      return solver.settle(scale, SHUT, stop);
+    }
     start.ifPresent(s -> solver.stream.startFrom(s.stream()));
     if (start.isPresent() && liesFree(start.get())) {
       AirFlow soon = solver.settle(scale, 0, stop);
@@ -191,22 +203,31 @@ public final class AirSolver {
       round();
       areas[round] = area;
       double unrest = unrest(areas, round + 1, WINDOW);
-      boolean still =
-          round > shut + WINDOW && balance.momentumLeft() < ENOUGH * momentum() && unrest < STILL;
-      boolean waves = round > MOST_ROUNDS / 3 && unrest(areas, round + 1, 5 * WINDOW) < STILL * 5;
-      if (still || waves) {
-        return answer(area, unrest, round + 1, scale);
+      if (round > shut + WINDOW && unrest < STILL && lacksNothing()) {
+        return answer(area, unrest, round + 1, false, scale);
+      }
+      if (round > MOST_ROUNDS / 3 && balance.momentumLeft() > STUCK * ENOUGH * momentum()) {
+        Waves waves = Waves.of(areas, round + 1, 5 * WINDOW);
+        if (waves.swing() < STILL * 5 && isWaving(waves)) {
+          return answer(waves.mean(), waves.swing(), round + 1, true, scale);
+        }
       }
     }
-    double unrest = unrest(areas, MOST_ROUNDS, 6 * WINDOW);
-    if (unrest < MOST_UNREST) {
-      double mean =
-          java.util.Arrays.stream(areas, MOST_ROUNDS - 6 * WINDOW, MOST_ROUNDS)
-              .average()
-              .orElseThrow();
-      return answer(mean, unrest, MOST_ROUNDS, scale);
+    Waves waves = Waves.of(areas, MOST_ROUNDS, 6 * WINDOW);
+    if (isWaving(waves)) {
+      return answer(waves.mean(), waves.swing(), MOST_ROUNDS, true, scale);
     }
-    throw new AirNotSolved(AirNotSolved.Why.NOT_SETTLED, unrest);
+    throw new AirNotSolved(AirNotSolved.Why.NOT_SETTLED, waves.swing());
+  }
+
+  private boolean lacksNothing() {
+    return balance.momentumLeft() < ENOUGH * momentum() && balance.massLeft() < ENOUGH * flow;
+  }
+
+  private boolean isWaving(Waves waves) {
+    return waves.swing() < MOST_UNREST
+        && waves.drift() < MOST_DRIFT
+        && balance.massLeft() < MOST_MASS * flow;
   }
 
   /** Half of how far the last areas lie apart, over their middle; large while there are too few. */
@@ -230,14 +251,14 @@ public final class AirSolver {
     return flow * stream.speed;
   }
 
-  private AirFlow answer(double area, double unrest, int rounds, double scale) {
+  private AirFlow answer(double area, double unrest, int rounds, boolean waves, double scale) {
     return new AirFlow(
         question,
         stream,
         scale,
         area / (scale * scale),
         new AirFlow.Settled(
-            rounds, balance.momentumLeft() / momentum(), balance.massLeft() / flow, unrest));
+            rounds, balance.momentumLeft() / momentum(), balance.massLeft() / flow, unrest, waves));
   }
 
   private void round() {

@@ -56,7 +56,8 @@ class AirChangeTest {
   })
   void isClearOnlyWhereBothSaySo(double even, double transport, boolean clear) {
     assertThat(
-            new AirChange(even, transport, Double.NaN, false, AirChange.WallPart.NONE, 0).isClear())
+            new AirChange(even, transport, Double.NaN, false, AirChange.WallPart.NONE, 0, 0)
+                .isClear())
         .isEqualTo(clear);
   }
 
@@ -74,7 +75,7 @@ class AirChangeTest {
     "0.05, NaN, 0.05, false"
   })
   void theFullGridDecidesWhereItIsAsked(double even, double transport, double full, boolean clear) {
-    AirChange change = new AirChange(even, transport, full, true, AirChange.WallPart.NONE, 0);
+    AirChange change = new AirChange(even, transport, full, true, AirChange.WallPart.NONE, 0, 0);
     assertThat(change.isClear()).isEqualTo(clear);
     assertThat(change.share()).isEqualTo(Double.isNaN(full) ? even : full);
   }
@@ -119,11 +120,41 @@ class AirChangeTest {
   @Test
   void aGainThatHangsOnHowWallsCostIsNotClear() {
     AirChange sure =
-        new AirChange(0.05, 0.05, Double.NaN, false, new AirChange.WallPart(0.05, 0.049), 0);
+        new AirChange(0.05, 0.05, Double.NaN, false, new AirChange.WallPart(0.05, 0.049), 0, 0);
     AirChange unsure =
-        new AirChange(0.05, 0.05, Double.NaN, false, new AirChange.WallPart(0.05, 0.051), 0);
+        new AirChange(0.05, 0.05, Double.NaN, false, new AirChange.WallPart(0.05, 0.051), 0, 0);
     assertThat(sure.isClear()).isTrue();
     assertThat(unsure.isClear()).isFalse();
     assertThat(unsure.spread()).isCloseTo(0.051, within(1e-12));
+  }
+
+  /** Air that waves is in what a change may be off by, of the figure that is gone by. */
+  @Test
+  void wavesCountInWhatIsClear() {
+    List<SolvedArea> stands = List.of(new SolvedArea(200, 40), new SolvedArea(200, 12));
+    for (double swing : new double[] {0.029, 0.031}) {
+      AirChange change =
+          AirChange.of(
+              stands, List.of(new SolvedArea(206, 40, swing), new SolvedArea(206, 12, 0.3)), 0);
+      assertThat(change.waves()).isTrue();
+      assertThat(change.spread()).isCloseTo(swing, within(1e-12));
+      assertThat(change.isClear()).isEqualTo(swing < 0.03);
+    }
+    assertThat(AirChange.of(stands, stands, 0).waves()).isFalse();
+    AirChange both =
+        AirChange.of(
+            List.of(new SolvedArea(200, 40, 0.03), new SolvedArea(200, 12)),
+            List.of(new SolvedArea(220, 40, 0.04), new SolvedArea(220, 12)),
+            0);
+    assertThat(both.swing()).isCloseTo(0.05, within(1e-12));
+    // The full grid's figure is gone by, and there it stands.
+    AirChange full =
+        AirChange.of(
+            List.of(
+                new SolvedArea(200, 40, 0.03), new SolvedArea(200, 12), new SolvedArea(200, 40)),
+            List.of(
+                new SolvedArea(220, 40, 0.04), new SolvedArea(220, 12), new SolvedArea(221, 40)),
+            0);
+    assertThat(full.waves()).isFalse();
   }
 }

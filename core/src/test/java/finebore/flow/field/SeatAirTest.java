@@ -147,6 +147,47 @@ class SeatAirTest {
     assertThat(settled.unrest()).isLessThan(1e-3);
   }
 
+  /** Settled, or waving within what is said of it: nothing else is given a figure. */
+  @ParameterizedTest
+  @CsvSource({"A, 2, INTAKE", "C, 8, INTAKE", "F, 2, INTAKE", "A, 8, EXHAUST", "B, 12, EXHAUST"})
+  void isOfOneOfTheStatesThatAreStated(String shape, double lift, Direction direction) {
+    AirQuestion in = Orientation.shape(shape).at(lift, EVEN, COARSE);
+    AirFlow flow =
+        AirSolver.solve(
+            new AirQuestion(in.wall(), in.valve(), in.headRadiusMm(), direction, EVEN, COARSE));
+    AirFlow.Settled settled = flow.settled();
+    if (settled.waves()) {
+      assertThat(settled.unrest()).isLessThan(AirSolver.MOST_UNREST);
+      assertThat(settled.massLeft()).isLessThan(AirSolver.MOST_MASS);
+      assertThat(settled.swing()).isEqualTo(settled.unrest());
+    } else {
+      assertThat(settled.momentumLeft()).isLessThan(AirSolver.ENOUGH);
+      assertThat(settled.massLeft()).isLessThan(AirSolver.ENOUGH);
+      assertThat(settled.swing()).isZero();
+    }
+    assertThat(Double.isNaN(flow.jetAngleDeg())).isEqualTo(direction == Direction.EXHAUST);
+  }
+
+  /** Air that goes out has no jet to be told by: where it begins from says nothing. */
+  @Test
+  void anExhaustHangsOnItsSectionAlone() {
+    AirQuestion in = A.at(12, EVEN, COARSE);
+    AirQuestion out =
+        new AirQuestion(in.wall(), in.valve(), in.headRadiusMm(), Direction.EXHAUST, EVEN, COARSE);
+    AirFlow cold = AirSolver.solve(out);
+    AirFlow other =
+        AirSolver.solve(
+            new AirQuestion(
+                in.wall(),
+                A.at(8, EVEN, COARSE).valve(),
+                in.headRadiusMm(),
+                Direction.EXHAUST,
+                EVEN,
+                COARSE));
+    AirFlow warm = AirSolver.solve(out, Optional.of(other), () -> false);
+    assertThat(warm.effectiveAreaMm2()).isEqualTo(cold.effectiveAreaMm2());
+  }
+
   /** A long way on, what is left over falls to rounding: the steps lead to a flow that stands. */
   @Test
   void canBalanceToTheLastDigits() {

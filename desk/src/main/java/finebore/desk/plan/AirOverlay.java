@@ -291,8 +291,12 @@ final class AirOverlay {
                 done,
                 "all",
                 all);
+    long waving = change().byLiftMm().values().stream().filter(AirChange::waves).count();
+    if (turned > 0) {
+      said += "; " + session.say("air.strip.turned", "count", turned);
+    }
     return Optional.of(
-        turned == 0 ? said : said + "; " + session.say("air.strip.turned", "count", turned));
+        waving == 0 ? said : said + "; " + session.say("air.strip.waves", "count", waving));
   }
 
   /**

@@ -4,8 +4,10 @@ import finebore.code.RuleViolation;
 import finebore.desk.controls.EntryField;
 import finebore.desk.controls.Grammar;
 import finebore.desk.session.JobSession;
+import finebore.desk.session.SeatView;
 import finebore.quantity.Quantity;
 import finebore.seat.Cut;
+import finebore.units.Dimension;
 import finebore.valve.Valve;
 import java.util.ArrayList;
 import java.util.List;
@@ -23,11 +25,15 @@ import javafx.scene.layout.VBox;
 /** The cuts behind the valve face: any number of them, face first. */
 final class BackCutEditor extends VBox {
 
+  /** Less is as found. */
+  private static final double LEAST_MM = 0.005;
+
   private final JobSession session;
   private final VBox list = new VBox(4);
   private final List<EntryField<OptionalDouble>> angles = new ArrayList<>();
   private final List<EntryField<OptionalDouble>> widths = new ArrayList<>();
   private final Label problem = new Label();
+  private final Label thickness = new Label();
 
   BackCutEditor(JobSession session) {
     super(4);
@@ -39,7 +45,11 @@ final class BackCutEditor extends VBox {
     add.setId("add-back-cut");
     add.setTooltip(new Tooltip(session.say("backCuts.add.tip")));
     add.setOnAction(e -> add());
-    getChildren().addAll(list, problem, add);
+    thickness.setId("valve-thickness");
+    thickness.getStyleClass().addAll("small", "muted");
+    thickness.setWrapText(true);
+    thickness.setTooltip(new Tooltip(session.say("backCuts.thickness.tip")));
+    getChildren().addAll(list, problem, add, thickness);
     session.work().addListener((o, was, is) -> show());
     say("");
     show();
@@ -95,10 +105,26 @@ final class BackCutEditor extends VBox {
       }
       say("");
     }
+    sayThickness(session.work().get());
     for (int k = 0; k < cuts.size(); k++) {
       angles.get(k).show(OptionalDouble.of(cuts.get(k).angleDeg()));
       widths.get(k).show(OptionalDouble.of(cuts.get(k).widthMm()));
     }
+  }
+
+  /** What a cut drags along when it is typed, beside the valve as found. */
+  private void sayThickness(SeatView now) {
+    double mm = now.pairing().valve().thicknessAtStemMm();
+    double more = mm - now.job().foundValve(now.place()).thicknessAtStemMm();
+    String key = "backCuts.thickness";
+    if (Math.abs(more) >= LEAST_MM) {
+      key = more > 0 ? "backCuts.thicker" : "backCuts.thinner";
+    }
+    thickness.setText(session.say(key, "now", length(mm), "by", length(Math.abs(more))));
+  }
+
+  private String length(double mm) {
+    return session.words().figure(Dimension.LENGTH, mm);
   }
 
   private EntryField<OptionalDouble> field(

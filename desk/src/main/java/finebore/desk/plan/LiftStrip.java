@@ -200,6 +200,17 @@ public final class LiftStrip extends DrawnRegion {
     g.setStroke(colours.blue());
     g.setLineWidth(1.6);
     g.strokePolygon(xs, ys, 4);
+    if (change.waves()) {
+      wave(g, x, y - reach - 4, reach);
+    }
+  }
+
+  /** Over a diamond whose air waves. */
+  private static void wave(GraphicsContext g, double x, double y, double reach) {
+    g.beginPath();
+    g.moveTo(x - reach, y);
+    g.bezierCurveTo(x - reach / 2, y - reach, x + reach / 2, y + reach, x + reach, y);
+    g.stroke();
   }
 
   private final class Painter {
