@@ -181,6 +181,11 @@ public record ReducedTest(
     return OptionalDouble.empty();
   }
 
+  /** Whether a lift was read more than once. */
+  public boolean isReadTwiceAt(double liftMm) {
+    return at(liftMm).filter(l -> l.flowsM3s().size() > 1).isPresent();
+  }
+
   /** Flow of this exhaust against an intake's, at a lift both have. */
   public OptionalDouble ratioTo(ReducedTest intake, double liftMm) {
     Optional<Lift> own = at(liftMm);

@@ -39,6 +39,11 @@ record SmoothCurve(List<At> points) {
     return new SmoothCurve(points);
   }
 
+  /** What was read below a lift. */
+  SmoothCurve before(double liftMm) {
+    return new SmoothCurve(points.stream().filter(p -> p.liftMm() < liftMm).toList());
+  }
+
   SmoothCurve without(double liftMm) {
     return new SmoothCurve(points.stream().filter(p -> p.liftMm() != liftMm).toList());
   }

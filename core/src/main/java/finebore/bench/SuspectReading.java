@@ -10,6 +10,10 @@ import java.util.function.DoubleUnaryOperator;
  * A reading that lies far from the smooth curve through the test's other points. It is questioned,
  * never dropped.
  *
+ * <p>A stall is none: a first drop with nothing after it, or one that the next lift confirms, is to
+ * be read twice ({@link ReducedTest#backsUpFromMm}), and from the highest reading before it on
+ * nothing is questioned, nor is anything extrapolated along a falling line.
+ *
  * <p>What is far is told by the test itself: by how much its points scatter about that curve
  * (scaled median absolute deviation, as in {@link finebore.found.Family}). The model has no say in
  * that; what it makes of the lift is given beside it as a second opinion.
@@ -48,7 +52,8 @@ public record SuspectReading(
    */
   public static List<SuspectReading> of(
       ReducedTest test, Optional<DoubleUnaryOperator> model, Noise noise) {
-    SmoothCurve left = SmoothCurve.of(test);
+    double stall = stallsFromMm(test, noise);
+    SmoothCurve left = SmoothCurve.of(test).before(stall);
     List<SuspectReading> suspects = new ArrayList<>();
     // One bad reading spoils its neighbours' expectation, so the worst goes first.
     while (left.points().size() > FEWEST) {
@@ -61,6 +66,26 @@ public record SuspectReading(
     }
     SmoothCurve sound = left;
     return suspects.stream().map(s -> s.with(model.map(m -> secondOpinion(s, sound, m)))).toList();
+  }
+
+  /** Lift of the highest reading before a stall, which no smooth curve goes through, mm. */
+  private static double stallsFromMm(ReducedTest test, Noise noise) {
+    List<ReducedTest.Lift> lifts = test.lifts();
+    for (int k = 1; k < lifts.size(); k++) {
+      double before = lifts.get(k - 1).meanM3s() * (1 - noise.share());
+      boolean drops = lifts.get(k).meanM3s() < before;
+      boolean stays = k == lifts.size() - 1 || lifts.get(k + 1).meanM3s() < before;
+      if (drops && stays && !standsOut(test, lifts.get(k - 1))) {
+        return lifts.get(k - 1).liftMm();
+      }
+    }
+    return Double.POSITIVE_INFINITY;
+  }
+
+  /** Whether a reading lies that high over where those before it lead that it is one too many. */
+  private static boolean standsOut(ReducedTest test, ReducedTest.Lift peak) {
+    return SmoothCurve.of(test).before(peak.liftMm()).at(peak.liftMm()).stream()
+        .anyMatch(v -> peak.meanM3s() > v.flowM3s() * (1 + AT_THE_END * LEAST_SHARE));
   }
 
   private SuspectReading with(Optional<Double> opinion) {

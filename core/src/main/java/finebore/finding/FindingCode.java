@@ -45,6 +45,7 @@ public enum FindingCode implements Coded {
   OUT_OF_FAMILY("outOfFamily"),
   THROATS_OUT_OF_FAMILY("throatsOutOfFamily"),
   GUIDE_WORN("guideWorn"),
+  GUIDE_NOT_RENEWED("guideNotRenewed"),
   PLACES_DISAGREE("placesDisagree"),
   VALVE_PAST_FIRE_RING("valvePastFireRing"),
   OUTSIDE_OUTLINE("outsideOutline"),

@@ -32,4 +32,12 @@ public record Calibration(double portLoss, double factor, OptionalInt source) {
   public boolean isCalibrated() {
     return source.isPresent();
   }
+
+  /**
+   * Whether the test flows more than seat and valve alone would by the model: its port was held at
+   * none, and says nothing of what holds the air up where.
+   */
+  public boolean isHeldAtNone() {
+    return isCalibrated() && portLoss == 0;
+  }
 }

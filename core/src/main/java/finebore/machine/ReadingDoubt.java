@@ -1,11 +1,13 @@
 package finebore.machine;
 
 import finebore.code.Coded;
+import finebore.found.Measure;
 import finebore.job.Job;
 import finebore.machine.RunStep.Target;
 import finebore.planning.SeatOutcome;
 import finebore.study.ReadingKind;
 import finebore.units.Dimension;
+import finebore.valve.Pairing;
 import finebore.work.ReadBack;
 import finebore.work.WorkEntry;
 import java.util.List;
@@ -18,8 +20,10 @@ import java.util.stream.DoubleStream;
 public enum ReadingDoubt implements Coded {
   /** It would fit in the other unit: a gauge was switched to inches, or a hand typed them. */
   OTHER_UNIT,
-  /** It is far off what the plan expects here. */
+  /** It is far off what the plan, the seat as found or the others of its kind expect here. */
   JUMP,
+  /** Valve and seat cannot be so: a stem that does not go in, a ring wider than its face. */
+  IMPOSSIBLE,
   /** It is to the last digit what the gauge sent before. */
   REPEATED;
 
@@ -35,6 +39,9 @@ public enum ReadingDoubt implements Coded {
   private static final double SMALL_JUMP_MM = 0.15;
 
   private static final double SMALL_SHARE = 0.5;
+
+  /** A guide is not off by so much that is still one for this stem, mm; common practice. */
+  private static final double GUIDE_JUMP_MM = 0.2;
 
   /** No port holds more above the best of the others, as a share; common practice, no source. */
   private static final double MORE_HELD = 0.25;
@@ -58,16 +65,56 @@ public enum ReadingDoubt implements Coded {
     if (sentAgain) {
       return Optional.of(REPEATED);
     }
+    if (!isLength(what)) {
+      return Optional.empty();
+    }
     OptionalDouble expected = expected(job, step, what);
-    if (expected.isEmpty() || !isLength(what)) {
-      return Optional.empty();
+    if (expected.isPresent()) {
+      double wanted = expected.getAsDouble();
+      double most = jumpMm(what, wanted);
+      if (Math.abs(value - wanted) > most) {
+        boolean inInches =
+            Math.abs(value * INCH_MM - wanted) <= most
+                || Math.abs(value / INCH_MM - wanted) <= most;
+        return Optional.of(inInches ? OTHER_UNIT : JUMP);
+      }
     }
-    double wanted = expected.getAsDouble();
-    if (Math.abs(value - wanted) <= Math.max(JUMP_MM, NEAR * Math.abs(wanted))) {
-      return Optional.empty();
-    }
-    boolean inInches = isNear(value * INCH_MM, wanted) || isNear(value / INCH_MM, wanted);
-    return Optional.of(inInches ? OTHER_UNIT : JUMP);
+    return isPossible(job, step, what, value) ? Optional.empty() : Optional.of(IMPOSSIBLE);
+  }
+
+  /** How far a reading may be off what is expected of it, mm. */
+  private static double jumpMm(ReadBack what, double wanted) {
+    return switch (what) {
+      case GUIDE_BORE -> GUIDE_JUMP_MM;
+      case SEAT_WIDTH,
+          FACE_WIDTH,
+          MARGIN,
+          RING_WIDTH_12,
+          RING_WIDTH_3,
+          RING_WIDTH_6,
+          RING_WIDTH_9,
+          RING_PLACE_12,
+          RING_PLACE_3,
+          RING_PLACE_6,
+          RING_PLACE_9,
+          SEAT_RUNOUT ->
+          Math.max(SMALL_JUMP_MM, SMALL_SHARE * Math.abs(wanted));
+      default -> Math.max(JUMP_MM, NEAR * Math.abs(wanted));
+    };
+  }
+
+  /** What the planned valve and the seat round it allow, whatever is wanted. */
+  private static boolean isPossible(Job job, RunStep step, ReadBack what, double value) {
+    Pairing wanted = job.planOf(step.seat()).wanted();
+    double head = wanted.valve().headDiameterMm();
+    return switch (what) {
+      case GUIDE_BORE -> value > wanted.valve().stemDiameterMm();
+      case THROAT, BOWL -> value > wanted.valve().stemDiameterMm();
+      case POINTER -> value < head + JUMP_MM;
+      case RING_INSIDE, RING_OUTSIDE -> value < head;
+      case SEAT_WIDTH -> value < head / 4;
+      default -> true;
+    };
   }
 
   /**
@@ -164,12 +211,34 @@ public enum ReadingDoubt implements Coded {
     return isNear(value * INCH_MM, wanted) ? value * INCH_MM : value / INCH_MM;
   }
 
+  private static OptionalDouble foundGuideMm(Job job, RunStep step) {
+    OptionalDouble clearance =
+        job.head().readingsOf(step.seat().label()).value(Measure.GUIDE_CLEARANCE);
+    return clearance.isPresent()
+        ? OptionalDouble.of(job.foundValve(step.seat()).stemDiameterMm() + clearance.getAsDouble())
+        : clearance;
+  }
+
+  /** Common practice, no source. */
+  private static final double USUAL_CLEARANCE_MM = 0.05;
+
   /** What the plan wants here; otherwise the last of its kind that was read at a seat like it. */
   public static OptionalDouble expected(Job job, RunStep step, ReadBack what) {
     OptionalDouble wanted = step.target(what).map(Target::wanted).orElse(OptionalDouble.empty());
     if (wanted.isPresent()) {
       return wanted;
     }
+    if (what == ReadBack.GUIDE_BORE && foundGuideMm(job, step).isPresent()) {
+      return foundGuideMm(job, step);
+    }
+    OptionalDouble family = lastOfItsKind(job, step, what);
+    return family.isEmpty() && what == ReadBack.GUIDE_BORE
+        ? OptionalDouble.of(
+            job.planOf(step.seat()).wanted().valve().stemDiameterMm() + USUAL_CLEARANCE_MM)
+        : family;
+  }
+
+  private static OptionalDouble lastOfItsKind(Job job, RunStep step, ReadBack what) {
     return job.log().entries().reversed().stream()
         .filter(e -> e.seat().startsWith(step.seat().port().letter()))
         .flatMap(e -> e.taken().stream())

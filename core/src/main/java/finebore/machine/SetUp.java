@@ -28,6 +28,11 @@ public final class SetUp {
         : clearance;
   }
 
+  /** Whether the guide's bore was read at the machine. */
+  public static boolean isGuideRead(Job job, SeatPlace place) {
+    return job.log().value(place.label(), ReadBack.GUIDE_BORE).isPresent();
+  }
+
   /**
    * Face that a back cut up to the lapped ring leaves: from the margin to the ring's inner edge,
    * and a sliver more; empty while the ring was not read.

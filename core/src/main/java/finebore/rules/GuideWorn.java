@@ -14,7 +14,7 @@ import java.util.List;
 final class GuideWorn implements HeadRule {
 
   /** Guides with more clearance than this are worn, mm; common practice, no source. */
-  private static final double WORN_MM = 0.1;
+  static final double WORN_MM = 0.1;
 
   @Override
   public List<Finding> of(HeadCase head) {

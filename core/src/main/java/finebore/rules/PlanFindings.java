@@ -43,6 +43,7 @@ public final class PlanFindings {
           new MetalLacking(),
           new RidgeOverSeat(),
           new LedgeInThroat(),
+          new GuideNotRenewed(),
           new ReadingsOfSeatContradict(),
           new ReadingMissing());
 

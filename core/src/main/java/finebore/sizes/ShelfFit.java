@@ -35,6 +35,7 @@ import java.util.OptionalDouble;
  *     below 0 higher; empty where it cannot be cut
  * @param tipMm how much its tip stands out more; empty unless the found valve's length was measured
  * @param price of one
+ * @param isMeasured whether the room it needs is known: measured, or no more than the found valve's
  */
 public record ShelfFit(
     ShelfValve valve,
@@ -45,7 +46,8 @@ public record ShelfFit(
     RingNeed ring,
     OptionalDouble lowerMm,
     OptionalDouble tipMm,
-    double price) {
+    double price,
+    boolean isMeasured) {
 
   /** Why a ring is needed. */
   public enum RingNeed {
@@ -129,8 +131,12 @@ public record ShelfFit(
         ring,
         lower,
         tip,
-        valve.price());
+        valve.price(),
+        room.isMeasured(place.port())
+            || valve.headMm() <= job.foundValve(place).headDiameterMm() + SAME_MM);
   }
+
+  private static final double SAME_MM = 0.005;
 
   private static boolean leavesThinRing(
       Job job, SeatPlace place, Practice practice, ShelfValve valve) {

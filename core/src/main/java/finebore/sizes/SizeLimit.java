@@ -44,7 +44,9 @@ public record SizeLimit(
     /** From the places of the valves. */
     MEASURED,
     /** From distances between axes, which are taken as parallel. */
-    PARALLEL
+    PARALLEL,
+    /** Nobody has measured where they lie: no two heads come to more than the bore. */
+    BORE_ALONE
   }
 
   /** What is left of it with two heads, mm; below 0 past it. */
@@ -55,8 +57,10 @@ public record SizeLimit(
   /** What it is called, with the seats it belongs to, and that it was not measured as it stands. */
   public Message message() {
     Message named = Message.of(kind).with("where", Term.quote(where));
-    return known == Known.PARALLEL
-        ? Message.of("sizeLimit.parallel").with("limit", Term.phrase(named))
-        : named;
+    return switch (known) {
+      case MEASURED -> named;
+      case PARALLEL -> Message.of("sizeLimit.parallel").with("limit", Term.phrase(named));
+      case BORE_ALONE -> Message.of("sizeLimit.boreAlone").with("where", Term.quote(where));
+    };
   }
 }

@@ -1,8 +1,11 @@
 package finebore.sizes;
 
+import finebore.code.Message;
+import finebore.code.Term;
 import finebore.job.Engine.SeatPlace;
 import finebore.job.HeadLayout;
 import finebore.job.Job;
+import finebore.job.Lean;
 import finebore.job.Port;
 import finebore.planning.SeatRoom;
 import finebore.practice.Practice;
@@ -21,6 +24,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.DoubleUnaryOperator;
+import java.util.stream.Collectors;
 import org.hipparchus.analysis.solvers.BrentSolver;
 
 /**
@@ -28,11 +32,33 @@ import org.hipparchus.analysis.solvers.BrentSolver;
  *
  * @param cylinder from 1
  * @param limits those that are known
+ * @param unmeasured gaps that nobody has measured: what lies within the limits is not known to fit
  */
-public record SizeRoom(int cylinder, List<SizeLimit> limits) {
+public record SizeRoom(int cylinder, List<SizeLimit> limits, List<Unmeasured> unmeasured) {
+
+  /** A gap nobody has measured, of a seat to the bore or between two. */
+  public record Unmeasured(Kind kind, List<SeatPlace> seats) {
+    public Unmeasured {
+      seats = List.copyOf(seats);
+    }
+
+    /** What it is called. */
+    public Message message() {
+      return Message.of(kind)
+          .with(
+              "where",
+              Term.quote(seats.stream().map(SeatPlace::label).collect(Collectors.joining(", "))));
+    }
+  }
 
   public SizeRoom {
     limits = List.copyOf(limits);
+    unmeasured = List.copyOf(unmeasured);
+  }
+
+  /** Whether all the room of a kind's heads is known. */
+  public boolean isMeasured(Port port) {
+    return unmeasured.stream().flatMap(u -> u.seats().stream()).noneMatch(s -> s.port() == port);
   }
 
   /** The room of a cylinder; gaps that a practice wants are kept. */
@@ -40,20 +66,55 @@ public record SizeRoom(int cylinder, List<SizeLimit> limits) {
     List<SeatPlace> seats =
         job.engine().seats().stream().filter(s -> s.cylinder() == cylinder).toList();
     List<SizeLimit> limits = new ArrayList<>();
+    List<Unmeasured> unmeasured = new ArrayList<>();
     for (SeatPlace seat : seats) {
       Optional<Room> room = SeatRoom.found(job, seat);
-      if (room.isPresent()) {
-        limits.addAll(measured(job, seat, room.get(), practice));
-      } else {
-        limits.addAll(parallel(job, seat, practice));
+      List<SizeLimit> own =
+          room.isPresent()
+              ? measured(job, seat, room.get(), practice)
+              : parallel(job, seat, practice);
+      if (own.isEmpty()) {
+        unmeasured.add(new Unmeasured(Kind.BORE, List.of(seat)));
       }
+      limits.addAll(own);
     }
     for (int a = 0; a < seats.size(); a++) {
       for (int b = a + 1; b < seats.size(); b++) {
-        limits.addAll(between(job, seats.get(a), seats.get(b), practice));
+        List<SizeLimit> both = between(job, seats.get(a), seats.get(b), practice);
+        if (both.isEmpty()) {
+          unmeasured.add(new Unmeasured(Kind.NEIGHBOUR, List.of(seats.get(a), seats.get(b))));
+        }
+        limits.addAll(both);
+        List<SeatPlace> pair = List.of(seats.get(a), seats.get(b));
+        if (unmeasured.stream().anyMatch(u -> pair.containsAll(u.seats()))) {
+          limits.add(withinBore(job, seats.get(a), seats.get(b)));
+        }
       }
     }
-    return new SizeRoom(cylinder, limits);
+    return new SizeRoom(cylinder, limits, unmeasured);
+  }
+
+  /** Two rings side by side in one bore: what they reach across it is at most the bore. */
+  private static SizeLimit withinBore(Job job, SeatPlace a, SeatPlace b) {
+    double intake = 0;
+    double exhaust = 0;
+    for (SeatPlace seat : List.of(a, b)) {
+      Lean lean = job.leanOf(seat);
+      double reach =
+          1
+              / Math.hypot(
+                  Math.hypot(1, Math.tan(Math.toRadians(lean.alongDeg()))),
+                  Math.tan(Math.toRadians(lean.acrossDeg())));
+      intake += seat.port() == Port.INTAKE ? reach / 2 : 0;
+      exhaust += seat.port() == Port.EXHAUST ? reach / 2 : 0;
+    }
+    return new SizeLimit(
+        Kind.BORE,
+        a.label() + ", " + b.label(),
+        intake,
+        exhaust,
+        job.engine().boreMm() / 2,
+        Known.BORE_ALONE);
   }
 
   private static double least(Practice practice, Port port, ReadingKind kind) {

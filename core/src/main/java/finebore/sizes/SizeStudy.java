@@ -134,7 +134,7 @@ public record SizeStudy(
                         yields ->
                             room.limits().stream()
                                 .filter(l -> l.kind().yields() == yields)
-                                .filter(l -> l.perIntake() == share)
+                                .filter(l -> Math.abs(l.perIntake() - share) < 0.25)
                                 .min(Comparator.comparingDouble(l -> l.leftMm(intakeMm, exhaustMm)))
                                 .stream()))
         .toList();

@@ -18,9 +18,16 @@ import java.util.OptionalDouble;
  * @param wanted seat and valve
  * @param pastCleanMm how much deeper than clean it is plunged
  * @param score how good it is at the goal, the larger the better
+ * @param roomMeasured whether the room for its valve is known: measured, or no more than the found
+ *     one's
  */
 public record Candidate(
-    int number, Cutter cutter, Pairing wanted, double pastCleanMm, double score) {
+    int number,
+    Cutter cutter,
+    Pairing wanted,
+    double pastCleanMm,
+    double score,
+    boolean roomMeasured) {
 
   /** The operations that bring it in: throat before seat. */
   public Plan plan() {

@@ -29,6 +29,8 @@ import finebore.seat.ShownCut;
 import finebore.section.Point;
 import finebore.section.Profile;
 import finebore.section.Tolerance;
+import finebore.sizes.SizeLimit;
+import finebore.sizes.SizeRoom;
 import finebore.study.FlowSetting;
 import finebore.study.Reading;
 import finebore.study.ReadingKind;
@@ -83,6 +85,7 @@ public final class Search {
   private final Job job;
   private final SeatPlace place;
   private final ValveRoom room;
+  private final SizeRoom sizes;
   private final Port port;
   private final Practice practice;
   private final Goal goal;
@@ -126,6 +129,7 @@ public final class Search {
     this.metal = job.foundSeat(place);
     this.foundValve = job.foundValve(place);
     this.room = ValveRoom.of(job, place);
+    this.sizes = SizeRoom.of(job, place.cylinder(), practice);
     this.foundRest = SeatFit.of(new Pairing(metal.seat(), foundValve)).restMm().orElse(0);
     this.calibration = ModelFit.calibrationOf(job, port);
     this.flow = PlanStudy.flow(job, place, calibration);
@@ -178,12 +182,16 @@ public final class Search {
     return new Slice(sorted(legal), broken);
   }
 
-  /** The best few of each cutter, the best first; equals in the order of their numbers. */
+  /**
+   * The best few of each cutter, the best first, but those whose room nobody has measured last;
+   * equals in the order of their numbers.
+   */
   private static List<Candidate> sorted(List<Candidate> candidates) {
     Map<String, Integer> taken = new HashMap<>();
     return candidates.stream()
         .sorted(
-            Comparator.comparingDouble(Candidate::score)
+            Comparator.comparing(Candidate::roomMeasured)
+                .thenComparingDouble(Candidate::score)
                 .reversed()
                 .thenComparing(Candidate::number))
         .filter(c -> taken.merge(c.cutter().name(), 1, Integer::sum) <= KEPT)
@@ -225,7 +233,16 @@ public final class Search {
       return;
     }
     score(trial, past)
-        .ifPresent(score -> legal.add(new Candidate(number, cutter, pairing.get(), past, score)));
+        .ifPresent(
+            score ->
+                legal.add(
+                    new Candidate(
+                        number,
+                        cutter,
+                        pairing.get(),
+                        past,
+                        score,
+                        isRoomMeasured(pairing.get()))));
   }
 
   /** Seat and valve of a candidate; empty when they cannot be made of what is there. */
@@ -288,9 +305,25 @@ public final class Search {
     return Math.round(mm * 100) / 100.0;
   }
 
+  private boolean isRoomMeasured(Pairing pairing) {
+    return sizes.isMeasured(port)
+        || pairing.valve().headDiameterMm() <= foundValve.headDiameterMm() + NEGLIGIBLE_MM;
+  }
+
+  /** Whether a head can stand beside the other kind's at all. */
+  private boolean isWithinCylinder(double headMm) {
+    double other = job.group(port.other()).planned().valve().headDiameterMm();
+    boolean intake = port == Port.INTAKE;
+    return sizes.broken(intake ? headMm : other, intake ? other : headMm).stream()
+        .noneMatch(l -> l.known() == SizeLimit.Known.BORE_ALONE);
+  }
+
   /** The first limit of size that a candidate breaks, before anything is laid out. */
   private Optional<ReadingKind> brokenBySize(Pairing pairing) {
     double head = pairing.valve().headDiameterMm();
+    if (!isWithinCylinder(head)) {
+      return Optional.of(ReadingKind.NEIGHBOUR);
+    }
     Seat seat = pairing.seat();
     List<Reading> limits = new ArrayList<>();
     limits.add(new Reading(ReadingKind.THROAT_RATIO, seat.throatDiameterMm() / head));

@@ -86,6 +86,45 @@ class SuspectReadingTest {
     }
   }
 
+  private static ReducedTest with(double... flows) {
+    FlowTest test = test(1, 0, 0).test();
+    for (int k = 0; k < flows.length; k++) {
+      test = test.with(LiftReadings.of(k + 1, List.of(BenchReading.flow(flows[k]))));
+    }
+    return ReducedTest.of(test, BenchBook.EMPTY, STANDARD);
+  }
+
+  /** A head that stalls is not misread: neither the drop, nor the peak, nor what comes after. */
+  @Test
+  void aStallIsNoMisreading() {
+    double[] up = {0.0114, 0.0217, 0.0309, 0.0390, 0.0463, 0.0527, 0.0583};
+    assertThat(suspects(with(0.0114, 0.0217, 0.0309, 0.0390, 0.0463, 0.0527, 0.0500), 0.005))
+        .as("a first drop at the last lift")
+        .isEmpty();
+    assertThat(
+            suspects(
+                with(
+                    up[0], up[1], up[2], up[3], up[4], up[5], up[6], 0.0530, 0.0525, 0.0528,
+                    0.0526),
+                0.005))
+        .as("confirmed by the next")
+        .isEmpty();
+    // A dip that the next lift makes good, and one reading high above the rest, are misread.
+    assertThat(suspects(with(up[0], up[1], up[2], up[3] * 0.7, up[4], up[5], up[6]), 0.005))
+        .extracting(SuspectReading::liftMm)
+        .containsExactly(4.0);
+    assertThat(suspects(with(up[0], up[1], up[2], up[3] * 1.6, up[4], up[5], up[6]), 0.005))
+        .extracting(SuspectReading::liftMm)
+        .containsExactly(4.0);
+    ReducedTest once = with(0.0114, 0.0217, 0.0309, 0.0290);
+    assertThat(once.isReadTwiceAt(4)).isFalse();
+    FlowTest again =
+        once.test()
+            .with(
+                LiftReadings.of(4, List.of(BenchReading.flow(0.0290), BenchReading.flow(0.0291))));
+    assertThat(ReducedTest.of(again, BenchBook.EMPTY, STANDARD).isReadTwiceAt(4)).isTrue();
+  }
+
   /** Where all of them scatter, a reading must lie off by four times that. */
   @Test
   void aTestThatScattersExcusesMore() {

@@ -243,10 +243,60 @@ class RunSheetTest {
   @Test
   void whatThePlanDoesNotSayIsHeldAgainstTheLastOfItsKind() {
     RunStep guide = step("I2:guide");
-    assertThat(ReadingDoubt.expected(JOB, guide, ReadBack.GUIDE_BORE)).isEmpty();
-    Job read = MachineJob.read(JOB, "I1", "I1:guide", ReadBack.GUIDE_BORE, 7.02);
+    Job bare = JOB.withHead(finebore.job.Head.UNKNOWN);
+    double stem = JOB.planOf(guide.seat()).wanted().valve().stemDiameterMm();
+    assertThat(ReadingDoubt.expected(bare, guide, ReadBack.GUIDE_BORE)).hasValue(stem + 0.05);
+    Job read = MachineJob.read(bare, "I1", "I1:guide", ReadBack.GUIDE_BORE, 7.02);
     assertThat(ReadingDoubt.expected(read, guide, ReadBack.GUIDE_BORE)).hasValue(7.02);
-    assertThat(ReadingDoubt.expected(read, step("E2:guide"), ReadBack.GUIDE_BORE)).isEmpty();
+    assertThat(ReadingDoubt.expected(read, step("E2:guide"), ReadBack.GUIDE_BORE).getAsDouble())
+        .isNotEqualTo(7.02);
+    Job found =
+        read.withHead(
+            read.head()
+                .withReading(
+                    "I2",
+                    finebore.found.Measure.GUIDE_CLEARANCE,
+                    java.util.OptionalDouble.of(0.16)));
+    assertThat(ReadingDoubt.expected(found, guide, ReadBack.GUIDE_BORE).getAsDouble())
+        .isCloseTo(stem + 0.16, offset(1e-12));
+  }
+
+  /** By how much it is off what is expected, and whether the stem goes in. */
+  @ParameterizedTest
+  @CsvSource({
+    "0.6, JUMP",
+    "0.251, JUMP",
+    "0.249, ''",
+    "0.001, ''",
+    "-0.001, IMPOSSIBLE",
+    "-0.2, JUMP"
+  })
+  void aGuideIsDoubtedAsWell(double clearance, String doubt) {
+    RunStep guide = step("I2:guide");
+    Job bare = JOB.withHead(finebore.job.Head.UNKNOWN);
+    double stem = JOB.planOf(guide.seat()).wanted().valve().stemDiameterMm();
+    assertThat(
+            ReadingDoubt.of(bare, guide, ReadBack.GUIDE_BORE, stem + clearance, false)
+                .map(Enum::name)
+                .orElse(""))
+        .isEqualTo(doubt);
+  }
+
+  /**
+   * Every length that is read at the machine is doubted when it is three times what it should be.
+   */
+  @Test
+  void nothingThatIsReadIsTakenWhateverItIs() {
+    for (RunStep s : SHEET.steps()) {
+      for (RunStep.Target target : s.targets()) {
+        java.util.OptionalDouble expected = ReadingDoubt.expected(JOB, s, target.what());
+        if (expected.isPresent() && expected.getAsDouble() > 0.5) {
+          assertThat(ReadingDoubt.of(JOB, s, target.what(), 3 * expected.getAsDouble(), false))
+              .as("%s %s", s.id(), target.what())
+              .isPresent();
+        }
+      }
+    }
   }
 
   @Test

@@ -137,6 +137,7 @@ class ShelfFitTest {
         fit.ring(),
         OptionalDouble.of(-mm),
         fit.tipMm(),
-        fit.price());
+        fit.price(),
+        fit.isMeasured());
   }
 }

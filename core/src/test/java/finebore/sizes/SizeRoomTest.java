@@ -10,10 +10,12 @@ import static finebore.sizes.SizeSamples.shelf;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import finebore.Samples;
 import finebore.finding.Basis;
 import finebore.flow.Calibration;
 import finebore.found.Measure;
 import finebore.job.Engine.SeatPlace;
+import finebore.job.Head;
 import finebore.job.HeadLayout;
 import finebore.job.Job;
 import finebore.job.Port;
@@ -28,6 +30,7 @@ import finebore.valve.Pairing;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -112,7 +115,8 @@ class SizeRoomTest {
     assertThat(both.by().kind()).isEqualTo(Kind.NEIGHBOUR);
     assertThat(room.broken(44, 44)).noneMatch(l -> !l.kind().yields());
     assertThat(room.broken(44.01, 44)).anyMatch(l -> l.kind() == Kind.NEIGHBOUR);
-    assertThat(new SizeRoom(1, java.util.List.of()).largest(1, 1, 1, 1)).isEmpty();
+    assertThat(new SizeRoom(1, java.util.List.of(), java.util.List.of()).largest(1, 1, 1, 1))
+        .isEmpty();
   }
 
   @Test
@@ -329,5 +333,51 @@ class SizeRoomTest {
     assertThat(sizes.limits()).isEqualTo(nearest).hasSizeGreaterThan(3);
     Job three = job.withEngine(job.engine().withExhaustsPerCylinder(3));
     assertThat(sizes.areaRatio(three)).isCloseTo(3 * 42.0 * 42 / (2 * 32 * 32), within(1e-12));
+  }
+
+  /** Where nobody has measured anything, all that is known is that both stand in one bore. */
+  @Test
+  void roomNobodyMeasuredIsNoRoom() {
+    Job job =
+        Samples.job()
+            .withHead(Head.UNKNOWN)
+            .withIntake(Samples.job().intake().withAxisFromBoreMm(OptionalDouble.empty()))
+            .withExhaust(Samples.job().exhaust().withAxisFromBoreMm(OptionalDouble.empty()));
+    job = job.withEngine(job.engine().withBoreMm(84).withValveSpacingMm(OptionalDouble.empty()));
+    SizeRoom room = SizeRoom.of(job, 1, Samples.practice());
+    assertThat(room.isMeasured(Port.INTAKE)).isFalse();
+    assertThat(room.isMeasured(Port.EXHAUST)).isFalse();
+    assertThat(room.unmeasured()).hasSize(3);
+    assertThat(room.broken(51.3, 36)).hasSize(1);
+    assertThat(room.broken(48.001, 36)).hasSize(1);
+    assertThat(room.broken(47.999, 36)).isEmpty();
+    assertThat(room.largest(42, 36, 1, 0).orElseThrow().intakeMm()).isCloseTo(48, within(1e-9));
+    // With the axes' distances it is measured, and they hold first.
+    Job told =
+        job.withEngine(job.engine().withValveSpacingMm(OptionalDouble.of(42)))
+            .withIntake(job.intake().withAxisFromBoreMm(OptionalDouble.of(20)))
+            .withExhaust(job.exhaust().withAxisFromBoreMm(OptionalDouble.of(22)));
+    SizeRoom known = SizeRoom.of(told, 1, Samples.practice());
+    assertThat(known.unmeasured()).isEmpty();
+    assertThat(known.isMeasured(Port.INTAKE)).isTrue();
+    assertThat(known.largest(42, 36, 1, 0).orElseThrow().by().known())
+        .isEqualTo(SizeLimit.Known.PARALLEL);
+  }
+
+  /** A leaning head reaches less far across the bore. */
+  @Test
+  void leaningHeadsReachLessFar() {
+    Job job = Samples.job().withHead(Head.UNKNOWN);
+    job = job.withEngine(job.engine().withValveSpacingMm(OptionalDouble.empty()));
+    HeadLayout layout = new HeadLayout(1, 100, 88, 90, 24, 5, 14, 25, -20);
+    Job leaning = job.withHead(job.head().withLayout(Optional.of(layout)));
+    SizeLimit bore =
+        SizeRoom.of(leaning, 1, Samples.practice()).limits().stream()
+            .filter(l -> l.known() == SizeLimit.Known.BORE_ALONE)
+            .findFirst()
+            .orElseThrow();
+    assertThat(bore.perIntake()).isCloseTo(Math.cos(Math.toRadians(25)) / 2, within(1e-12));
+    assertThat(bore.perExhaust()).isCloseTo(Math.cos(Math.toRadians(20)) / 2, within(1e-12));
+    assertThat(bore.mostMm()).isEqualTo(job.engine().boreMm() / 2);
   }
 }

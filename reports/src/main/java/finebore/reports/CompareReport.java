@@ -215,7 +215,9 @@ public final class CompareReport {
       if (back.isPresent()) {
         out.append(
                 words.text(
-                    "compare.backsUp",
+                    test.isReadTwiceAt(back.getAsDouble())
+                        ? "compare.backsUp"
+                        : "compare.backsUp.twice",
                     "test",
                     test.test().name(),
                     "lift",

@@ -146,6 +146,9 @@ public final class StudyCsv {
     row(seat, "lift", "effectiveArea", lift, areaMm2, "mm2", "");
     row(seat, "lift", "curtainCoefficient", lift, areaMm2 / p.curtainMm2(), "1", "");
     row(seat, "lift", "flow", lift, flowM3s, "m3/s", Spoken.calibrated(facts.confidence(), words));
+    if (seat.study().calibration().isHeldAtNone()) {
+      return;
+    }
     for (Loss loss : seat.study().lossesAt(lift).parts()) {
       row(seat, "loss", loss.cause().code(), lift, loss.share(), "1", words.name(loss.cause()));
     }

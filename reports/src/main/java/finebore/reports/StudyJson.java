@@ -158,6 +158,10 @@ public final class StudyJson {
     n.put("effectiveMm2", seat.areaMm2(at));
     n.put("curtainCoefficient", seat.areaMm2(at) / p.curtainMm2());
     n.put("flowM3PerS", seat.flowM3s(at));
+    if (seat.study().calibration().isHeldAtNone()) {
+      n.put("portHeldAtNone", true);
+      return;
+    }
     ArrayNode losses = n.putArray("losses");
     for (Loss loss : seat.study().lossesAt(p.liftMm()).parts()) {
       losses.addObject().put("cause", loss.cause().code()).put("share", loss.share());

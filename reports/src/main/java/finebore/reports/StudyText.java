@@ -399,11 +399,16 @@ public final class StudyText {
 
   private void losses(OfSeat seat) {
     title("report.losses");
+    if (seat.study().calibration().isHeldAtNone()) {
+      line("  %s", LossWords.of(List.of(), seat.study().calibration(), words));
+      return;
+    }
     for (LiftPoint p : seat.study().curve().orElseThrow().points()) {
       line(
           "  %8s  %s",
           units.shortLength(p.liftMm()),
-          LossWords.of(seat.study().lossesAt(p.liftMm()).parts(), words));
+          LossWords.of(
+              seat.study().lossesAt(p.liftMm()).parts(), seat.study().calibration(), words));
     }
   }
 
@@ -472,7 +477,8 @@ public final class StudyText {
                         facts.job().engine(),
                         facts.job().intake().cam(),
                         seat.study().pairing().valve().headDiameterMm(),
-                        curve)))
+                        curve),
+                    seat.study().calibration()))
         .orElse("-");
   }
 

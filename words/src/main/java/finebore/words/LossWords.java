@@ -1,5 +1,6 @@
 package finebore.words;
 
+import finebore.flow.Calibration;
 import finebore.flow.Loss;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -12,8 +13,11 @@ public final class LossWords {
 
   private LossWords() {}
 
-  /** Each part with its share, the largest first. */
-  public static String of(List<Loss> parts, Words words) {
+  /** Each part with its share, the largest first; none where the port was held at none. */
+  public static String of(List<Loss> parts, Calibration calibration, Words words) {
+    if (calibration.isHeldAtNone()) {
+      return words.text("losses.heldAtNone", "test", calibration.source().orElseThrow());
+    }
     return parts.stream()
         .filter(l -> l.share() >= WORTH_SAYING)
         .map(l -> words.name(l.cause()) + " " + UnitSystem.fixed(100 * l.share(), 0) + " %")

@@ -1,5 +1,6 @@
 package finebore.words;
 
+import finebore.flow.Calibration;
 import finebore.job.Engine;
 import finebore.planning.AirDemand;
 
@@ -9,16 +10,22 @@ public final class MachWords {
   private MachWords() {}
 
   /** As a sentence, for a mean inlet Mach index. */
-  public static String sentence(Words words, Engine engine, double index) {
-    return said("sizes.mach", words, engine, index);
+  public static String sentence(Words words, Engine engine, double index, Calibration calibration) {
+    return (of("sizes.mach", words, engine, index) + " " + level(words, calibration)).strip();
   }
 
   /** As part of a line. */
-  public static String phrase(Words words, Engine engine, double index) {
-    return said("report.mach", words, engine, index);
+  public static String phrase(Words words, Engine engine, double index, Calibration calibration) {
+    return of("report.mach", words, engine, index)
+        + (calibration.isCalibrated() ? "" : "; " + level(words, calibration));
   }
 
-  private static String said(String key, Words words, Engine engine, double index) {
+  /** What is to stand beside a verdict on a level that no bench has set; empty where one has. */
+  public static String level(Words words, Calibration calibration) {
+    return calibration.isCalibrated() ? "" : words.text("level.model");
+  }
+
+  private static String of(String key, Words words, Engine engine, double index) {
     return words.text(
         key,
         "index",

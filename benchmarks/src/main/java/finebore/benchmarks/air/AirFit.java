@@ -120,6 +120,7 @@ public final class AirFit {
           "  known %d of %d unseen%n",
           unseen.stream().filter(r -> judged.at(r.x(), r.gateMm2()).isKnown()).count(),
           unseen.size());
+      unlike(unseen, judged);
       judge("estimate, fitted", fitted, said::get);
       judge("estimate", unseen, said::get);
       judge("low and mid lift", unseen.stream().filter(r -> r.lift() <= 0.25).toList(), said::get);
@@ -154,6 +155,34 @@ public final class AirFit {
           unseen.stream().filter(r -> !Double.isNaN(r.transport())).toList(),
           Row::transport);
     }
+  }
+
+  /** How far past, and how far apart, and how far off by that, of seats never seen. */
+  private static void unlike(List<Row> rows, Estimate estimate) {
+    Map<Row, Estimate.Answer> answers = new HashMap<>();
+    rows.forEach(r -> answers.put(r, estimate.at(r.x(), r.gateMm2())));
+    for (double[] range :
+        new double[][] {
+          {0, 0.01}, {0.01, 0.02}, {0.02, 0.03}, {0.03, 0.04}, {0.04, 0.06}, {0.06, 9}
+        }) {
+      List<Double> off =
+          rows.stream()
+              .filter(r -> answers.get(r).apart() > range[0] && answers.get(r).apart() <= range[1])
+              .map(r -> 100 * Math.abs(answers.get(r).areaMm2() / r.even() - 1))
+              .toList();
+      System.out.printf(
+          Locale.ROOT,
+          "  networks apart by %.2f to %.2f: %d, off by %s points%n",
+          range[0],
+          range[1],
+          off.size(),
+          shares(off));
+    }
+    System.out.printf(
+        Locale.ROOT,
+        "  past what was shown by %s spreads, at most %.2f%n",
+        shares(answers.values().stream().map(Estimate.Answer::past).toList()),
+        answers.values().stream().mapToDouble(Estimate.Answer::past).max().orElse(0));
   }
 
   private static List<Row> read(Path file) throws IOException {

@@ -13,8 +13,11 @@ import java.util.List;
  */
 public final class Estimate {
 
-  /** Weight of the networks below which a section counts as unlike what they know. */
-  private static final double KNOWN = 0.5;
+  /** How far past what they were shown a section may lie, in spreads, and count as like it. */
+  private static final double MOST_PAST = 0.5;
+
+  /** How far the networks may be apart, of the logarithm, where they know a section. */
+  private static final double MOST_APART = 0.06;
 
   /** How far past what they were shown the networks' word comes to nothing, in spreads. */
   private static final double REACH = 4;
@@ -66,10 +69,18 @@ public final class Estimate {
    * What it gives.
    *
    * @param areaMm2 effective area of seat and valve alone, mm2
-   * @param isKnown whether the section is like those it was learnt from; if not, the area leans on
-   *     the gate alone
+   * @param past how far its numbers lie past those of the sections that were learnt from, in
+   *     spreads, together
+   * @param apart standard deviation of what the networks say, of the logarithm: where nothing told
+   *     them, each goes its own way
    */
-  public record Answer(double areaMm2, boolean isKnown) {}
+  public record Answer(double areaMm2, double past, double apart) {
+
+    /** Whether the section is like those it was learnt from; if not, it is no figure to go by. */
+    public boolean isKnown() {
+      return past <= MOST_PAST && apart <= MOST_APART;
+    }
+  }
 
   /**
    * Works out one lift.
@@ -94,10 +105,14 @@ public final class Estimate {
     }
     double weight = Math.max(0, 1 - beyond / (REACH * REACH));
     double log = 0;
+    double squares = 0;
     for (Network network : networks) {
-      log += network.at(x) / networks.size();
+      double one = network.at(x);
+      log += one / networks.size();
+      squares += one * one / networks.size();
     }
     double said = Math.max(LEAST, meanLog + weight * (log - meanLog));
-    return new Answer(gateMm2 * Math.exp(said), weight >= KNOWN);
+    double apart = Math.sqrt(Math.max(0, squares - log * log));
+    return new Answer(gateMm2 * Math.exp(said), Math.sqrt(beyond), apart);
   }
 }

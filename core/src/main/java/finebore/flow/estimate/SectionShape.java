@@ -9,9 +9,10 @@ import finebore.section.Surface.Part;
  * A section at one lift in some dozens of numbers without dimension, none of which leaps when a
  * length changes a little or passes through nothing.
  *
- * <p>From the middle of the sealing cut, and from the place of the valve nearest to it, both walls
- * are followed both ways. At rising distances, in gaps and in head diameters, stands the direction
- * of the chord back to where it began, and how far the other wall is from there.
+ * <p>From the middle of the sealing cut, and from the place of the valve's face nearest to it, both
+ * walls are followed both ways. Of the face, for the nearest of the whole valve leaps to the stem
+ * where an exhaust stands far open. At rising distances, in gaps and in head diameters, stands the
+ * direction of the chord back to where it began, and how far the other wall is from there.
  */
 public final class SectionShape {
 
@@ -37,7 +38,7 @@ public final class SectionShape {
     Wall lifted = new Wall(valve);
     double diameter = 2 * lifted.widest();
     Spot begin = head.middleOf(metal, sealing);
-    Spot facing = lifted.nearest(begin.r, begin.z);
+    Spot facing = lifted.nearestOf(valve, Part.FACE, begin.r, begin.z);
     double gap = gateMm2 / (Math.PI * (begin.r + facing.r));
     double throat = head.narrowest();
     double stem = lifted.r[lifted.r.length - 1];
@@ -138,10 +139,14 @@ public final class SectionShape {
       return along(new Spot(first, r[first], z[first]), 1, length / 2);
     }
 
-    Spot nearest(double pr, double pz) {
+    /** Nearest place of a part: one straight stretch, so that it does not leap. */
+    Spot nearestOf(Profile profile, Part part, double pr, double pz) {
       double least = Double.MAX_VALUE;
       Spot spot = null;
       for (int k = 0; k + 1 < r.length; k++) {
+        if (profile.surfaces().get(k).part() != part) {
+          continue;
+        }
         double t = share(k, pr, pz);
         double nr = r[k] + t * (r[k + 1] - r[k]);
         double nz = z[k] + t * (z[k + 1] - z[k]);

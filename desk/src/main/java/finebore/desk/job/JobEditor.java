@@ -184,7 +184,8 @@ final class JobEditor extends VBox {
                   job.engine(),
                   job.intake().cam(),
                   work.pairing().valve().headDiameterMm(),
-                  work.shown().curve().get())));
+                  work.shown().curve().get()),
+              work.calibration()));
     }
     return text.toString();
   }

@@ -436,7 +436,9 @@ public final class PlanStation extends BorderPane {
               words.say(losses.gate().place().message()),
               "effective",
               words.figure(Dimension.AREA, losses.effectiveAreaMm2())));
-      lossText.setText(words.text("gate.losses", "losses", LossWords.of(losses.parts(), words)));
+      lossText.setText(
+          words.text(
+              "gate.losses", "losses", LossWords.of(losses.parts(), work.calibration(), words)));
     }
   }
 }

@@ -217,7 +217,8 @@ final class SizesChart extends DrawnRegion {
       g.setFill(colours.paper());
       path(g, fits);
       g.fill();
-      g.setFill(colours.greenWash());
+      boolean known = sizes.room().unmeasured().isEmpty();
+      g.setFill(known ? colours.greenWash() : colours.band());
       g.fill();
     }
   }
@@ -435,9 +436,11 @@ final class SizesChart extends DrawnRegion {
         continue;
       }
       dots.add(new Dot(valve, x, y));
-      g.setStroke(valve.fit().fits() ? colours.green() : colours.vermilion());
+      boolean known = valve.fit().isMeasured();
+      Color fits = known ? colours.green() : colours.muted();
+      g.setStroke(valve.fit().fits() ? fits : colours.vermilion());
       g.setLineWidth(1.8);
-      g.setFill(valve.fit().fits() ? colours.green() : colours.paper());
+      g.setFill(valve.fit().fits() && known ? colours.green() : colours.paper());
       g.fillOval(x - DOT_PX, y - DOT_PX, 2 * DOT_PX, 2 * DOT_PX);
       g.strokeOval(x - DOT_PX, y - DOT_PX, 2 * DOT_PX, 2 * DOT_PX);
       if (!valve.fit().fits()) {

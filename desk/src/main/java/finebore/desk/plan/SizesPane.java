@@ -101,7 +101,7 @@ final class SizesPane extends HBox {
       say("sizes-wanted", wanted);
     }
     say("sizes-largest", largest(work, sizes));
-    say("sizes-next", next(work.words(), sizes));
+    say("sizes-next", next(work, sizes));
     Label heading = say("", session.say("sizes.shelf", "port", work.port()));
     heading.getStyleClass().add("heading");
     String refacing = refacing(work);
@@ -151,6 +151,10 @@ final class SizesPane extends HBox {
               words.units().flowText(wanted.camMeanWantedM3s()),
               "meanHave",
               words.units().flowText(wanted.camMeanHaveM3s())));
+      String level = MachWords.level(words, work.calibration());
+      if (!level.isEmpty() && sizes.machIndex().isEmpty()) {
+        parts.add(level);
+      }
       parts.add(
           words.text(
               "sizes.wantedAt",
@@ -167,7 +171,10 @@ final class SizesPane extends HBox {
     }
     sizes
         .machIndex()
-        .ifPresent(mach -> parts.add(MachWords.sentence(words, work.job().engine(), mach)));
+        .ifPresent(
+            mach ->
+                parts.add(
+                    MachWords.sentence(words, work.job().engine(), mach, work.calibration())));
     if (work.port() == Port.INTAKE && work.job().engine().targetHp().isEmpty()) {
       parts.add(words.text("sizes.noPower"));
     }
@@ -196,6 +203,15 @@ final class SizesPane extends HBox {
                         length(words, l.exhaustMm()),
                         "limit",
                         words.say(l.by().message()))));
+    if (!sizes.room().unmeasured().isEmpty()) {
+      parts.addFirst(
+          words.text(
+              "sizes.unmeasured",
+              "what",
+              sizes.room().unmeasured().stream()
+                  .map(u -> words.say(u.message()))
+                  .collect(Collectors.joining("; "))));
+    }
     if (parts.isEmpty()) {
       parts.add(words.text("sizes.noRoom"));
     }
@@ -227,7 +243,8 @@ final class SizesPane extends HBox {
     return words.text(key, "head", length(words, mm), "limit", words.say(largest.by().message()));
   }
 
-  private static String next(Words words, SizeStudy sizes) {
+  private static String next(SeatView work, SizeStudy sizes) {
+    Words words = work.words();
     if (sizes.next().isEmpty()) {
       return words.text("plan.noFlow");
     }
@@ -251,7 +268,11 @@ final class SizesPane extends HBox {
       parts.add(words.text("sizes.nothing"));
     }
     if (!next.holdsBack().isEmpty()) {
-      parts.add(words.text("sizes.holdsBack", "parts", LossWords.of(next.holdsBack(), words)));
+      parts.add(
+          words.text(
+              "sizes.holdsBack",
+              "parts",
+              LossWords.of(next.holdsBack(), work.calibration(), words)));
     }
     return String.join(" ", parts);
   }
@@ -272,7 +293,7 @@ final class SizesPane extends HBox {
     Label name = new Label(fit.valve().name());
     name.getStyleClass().add("title");
     Label state = new Label(state(words, fit));
-    state.getStyleClass().addAll("small", fit.fits() ? "good" : "fault");
+    state.getStyleClass().addAll("small", style(fit));
     Label needs = new Label(needs(words, fit));
     Label gives =
         new Label(
@@ -306,6 +327,13 @@ final class SizesPane extends HBox {
     return row;
   }
 
+  private static String style(ShelfFit fit) {
+    if (!fit.fits()) {
+      return "fault";
+    }
+    return fit.isMeasured() ? "good" : "muted";
+  }
+
   /** Whether it fits, or what is in its way. */
   private static String state(Words words, ShelfFit fit) {
     Optional<SizeLimit> worst =
@@ -317,7 +345,7 @@ final class SizesPane extends HBox {
                     fit.fits() ? "sizes.fitsIf" : "sizes.doesNotFit",
                     "limit",
                     words.say(l.message())))
-        .orElseGet(() -> words.text("sizes.fits"));
+        .orElseGet(() -> words.text(fit.isMeasured() ? "sizes.fits" : "sizes.notMeasured"));
   }
 
   private static String id(ShelfFit fit) {

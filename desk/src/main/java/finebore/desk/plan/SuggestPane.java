@@ -231,6 +231,9 @@ final class SuggestPane extends VBox {
             ? words.text("suggest.sameValve")
             : words.text(
                 "suggest.otherValve", "head", words.units().lengthText(valve.headDiameterMm())));
+    if (!suggestion.candidate().roomMeasured()) {
+      parts.add(words.text("suggest.roomUnknown"));
+    }
     parts.add(
         words.text(
             "suggest.throat",

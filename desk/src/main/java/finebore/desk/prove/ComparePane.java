@@ -175,7 +175,11 @@ final class ComparePane extends BorderPane {
                 say(
                     "! "
                         + words.text(
-                            "compare.backsUp", "test", test.name(), "lift", units.lengthText(mm)),
+                            own.isReadTwiceAt(mm) ? "compare.backsUp" : "compare.backsUp.twice",
+                            "test",
+                            test.name(),
+                            "lift",
+                            units.lengthText(mm)),
                     "caution"));
     rechecks(shown).forEach(w -> say("! " + w, "caution"));
     means(own, shown).ifPresent(w -> say("\u00b7 " + w, "muted"));

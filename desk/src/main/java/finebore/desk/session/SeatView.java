@@ -4,6 +4,7 @@ import finebore.calibration.PredictionConfidence;
 import finebore.calibration.TestBook;
 import finebore.cutting.SectionDifference;
 import finebore.drawing.SectionScene;
+import finebore.flow.Calibration;
 import finebore.flow.FlowChange;
 import finebore.flow.Spread;
 import finebore.job.Engine.SeatPlace;
@@ -60,6 +61,11 @@ public record SeatView(
     List<Finding> findings,
     TestBook book,
     PredictionConfidence confidence) {
+
+  /** What the level of its flow rests on. */
+  public Calibration calibration() {
+    return shown().calibration();
+  }
 
   /**
    * What is looked at.
