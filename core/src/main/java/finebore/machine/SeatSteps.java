@@ -25,6 +25,7 @@ import finebore.valve.Valve;
 import finebore.work.ReadBack;
 import finebore.work.ShopFigure;
 import finebore.work.StepKind;
+import finebore.work.WorkEntry;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -48,6 +49,7 @@ final class SeatSteps {
   private final SeatOutcome seat;
   private final int index;
   private final List<RunStep> steps = new ArrayList<>();
+  private int backCuts;
 
   private SeatSteps(Job job, GroupOutcome group, SeatOutcome seat) {
     this.job = job;
@@ -59,15 +61,22 @@ final class SeatSteps {
   static List<RunStep> of(Job job, CutSheet cutSheet, SeatOutcome seat) {
     GroupOutcome group = cutSheet.group();
     SeatSteps all = new SeatSteps(job, group, seat);
-    all.guide();
     List<CutSheet.Step> sheet = cutSheet.steps();
     int operations = group.plan().operations().size();
+    List<CutSheet.Step> valve = sheet.subList(operations, sheet.size());
+    all.guide();
+    // The valve that will run is at hand and faced: pointer and lapped ring are read by it.
+    valve.stream().filter(SeatSteps::makesReady).forEach(all::valveWork);
     for (int k = 0; k < operations; k++) {
       all.operation(k, sheet.get(k));
     }
-    all.valveWork(sheet.subList(operations, sheet.size()));
+    valve.stream().filter(step -> !makesReady(step)).forEach(all::valveWork);
     all.seal();
     return all.steps;
+  }
+
+  private static boolean makesReady(CutSheet.Step step) {
+    return step.kind() == StepKind.VALVE || step.kind() == StepKind.FACE;
   }
 
   private double shop(ShopFigure figure) {
@@ -106,8 +115,12 @@ final class SeatSteps {
     List<Line> lines = new ArrayList<>();
     SetUp.guideBoreMm(job, seat.place())
         .ifPresent(bore -> lines.addAll(pilot(PilotFit.largest(bore, job.shop()))));
-    seat.reading(ReadingKind.RETAINER)
-        .ifPresent(mm -> lines.add(new Line(Message.of("run.retainer"), Term.length(mm))));
+    OptionalDouble retainer = seat.reading(ReadingKind.RETAINER);
+    retainer.ifPresent(mm -> lines.add(new Line(Message.of("run.retainer"), Term.length(mm))));
+    double lower = Math.max(0, shop(ShopFigure.RETAINER_GAP) - retainer.orElse(Double.MAX_VALUE));
+    if (lower > 0) {
+      lines.add(new Line(Message.of("run.guideLower"), Term.length(lower)));
+    }
     add(
         StepKind.GUIDE,
         StepKind.GUIDE.key(),
@@ -115,9 +128,29 @@ final class SeatSteps {
         Message.of(StepKind.GUIDE),
         OptionalInt.empty(),
         lines,
-        List.of(Target.kept(ReadBack.GUIDE_BORE), Target.kept(ReadBack.GUIDE_HEIGHT)),
+        List.of(Target.kept(ReadBack.GUIDE_BORE), guideHeight(lower)),
         Optional.of(Message.of("run.guide.check")),
         Optional.empty());
+  }
+
+  /** As it was read first, less what the retainer lacks; only kept until then. */
+  private Target guideHeight(double lowerMm) {
+    OptionalDouble found =
+        job.log().entries().stream()
+            .filter(e -> e.seat().equals(seat.place().label()))
+            .flatMap(e -> e.taken().stream())
+            .filter(t -> t.what() == ReadBack.GUIDE_HEIGHT)
+            .mapToDouble(WorkEntry.Taken::value)
+            .findFirst();
+    if (found.isEmpty() || lowerMm == 0) {
+      return Target.kept(ReadBack.GUIDE_HEIGHT);
+    }
+    double wanted = found.getAsDouble() - lowerMm;
+    return new Target(
+        ReadBack.GUIDE_HEIGHT,
+        OptionalDouble.of(wanted),
+        OptionalDouble.empty(),
+        OptionalDouble.of(wanted));
   }
 
   private static List<Line> pilot(PilotFit pilot) {
@@ -135,6 +168,7 @@ final class SeatSteps {
     List<Line> lines = new ArrayList<>();
     if (operation instanceof CutForm form) {
       lines.addAll(tilt());
+      lines.add(new Line(Message.of("run.pointerBy"), Term.quote(seat.place().label())));
       lines.add(
           new Line(
               Message.of("run.startAt"),
@@ -295,23 +329,19 @@ final class SeatSteps {
         Optional.empty());
   }
 
-  private void valveWork(List<CutSheet.Step> sheet) {
+  private void valveWork(CutSheet.Step step) {
     Valve planned = group.plan().wanted().valve();
-    Valve found = seat.cut().foundValve();
-    int backCut = 0;
-    for (CutSheet.Step step : sheet) {
-      switch (step.kind()) {
-        case VALVE -> {
-          if (CutSheet.isOtherValve(seat.cut())) {
-            face(step, planned);
-          }
+    switch (step.kind()) {
+      case VALVE -> {
+        if (CutSheet.isOtherValve(seat.cut())) {
+          face(step, planned);
         }
-        case FACE -> face(step, planned);
-        case BACK_CUT -> backCut(step, planned, ++backCut);
-        default -> {
-          underhead(planned, found);
-          assembly(step);
-        }
+      }
+      case FACE -> face(step, planned);
+      case BACK_CUT -> backCut(step, planned, ++backCuts);
+      default -> {
+        underhead(planned, seat.cut().foundValve());
+        assembly(step);
       }
     }
   }

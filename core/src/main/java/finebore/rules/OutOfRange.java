@@ -50,7 +50,11 @@ final class OutOfRange implements SeatRule {
                     "limit",
                     new Term.Figure(reading.kind().dimension(), range.nearest(reading.value()))))
         .with(
-            "why", Message.of("outOfRange." + reading.kind().key() + (above ? ".above" : ".below")))
+            "why",
+            Message.of("outOfRange." + reading.kind().key() + (above ? ".above" : ".below"))
+                .with(
+                    "by",
+                    new Term.Figure(reading.kind().dimension(), range.excess(reading.value()))))
         .by(range.excess(reading.value()))
         .curedBy(cure(seat, reading, range, above));
   }

@@ -32,6 +32,8 @@ public enum ShopFigure implements Coded {
   WATER_MARGIN("waterMargin", Quantity.WATER_MARGIN, 3),
   PLUG_MARGIN("plugMargin", Quantity.PLUG_MARGIN, 2),
   VALVE_TOLERANCE("valveTolerance", Quantity.SHOP_TOLERANCE, 0.05),
+  /** Wanted between retainer and stem seal at the cam's lift; common practice, no source. */
+  RETAINER_GAP("retainerGap", Quantity.SHOP_TOLERANCE, 1.3),
   LONG_SIDE("longSide", Quantity.DISCHARGE, Sectors.LONG_SIDE),
   SHORT_SIDE("shortSide", Quantity.DISCHARGE, Sectors.SHORT_SIDE);
 

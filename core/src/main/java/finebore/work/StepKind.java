@@ -10,6 +10,8 @@ import java.util.stream.Stream;
  */
 public enum StepKind implements Coded {
   GUIDE("guide", 8, 10),
+  VALVE("valve", 1, 0),
+  FACE("face", 3, 5),
   FIT_RING("fitRing", 12, 15),
   THROAT("openThroat", 3, 5),
   FORM("cutForm", 6, 10),
@@ -20,8 +22,6 @@ public enum StepKind implements Coded {
   UNDERCUT("cutUnder", 4, 6),
   BOWL("openBowl", 8, 3),
   BLEND("blend", 10, 3),
-  VALVE("valve", 1, 0),
-  FACE("face", 3, 5),
   BACK_CUT("backCut", 2, 2),
   UNDERHEAD("underhead", 5, 3),
   EDGE("edge", 1, 1),

@@ -40,10 +40,11 @@ class RunSheetTest {
     for (SeatPlace seat : JOB.engine().seats()) {
       List<StepKind> kinds = SHEET.of(seat).stream().map(RunStep::kind).toList();
       assertThat(kinds)
-          .startsWith(StepKind.GUIDE, StepKind.THROAT, StepKind.FORM, StepKind.CONTACT)
+          .startsWith(
+              StepKind.GUIDE, StepKind.FACE, StepKind.THROAT, StepKind.FORM, StepKind.CONTACT)
           .containsSubsequence(
               StepKind.FORM,
-              StepKind.FACE,
+              StepKind.CONTACT,
               StepKind.BACK_CUT,
               StepKind.UNDERHEAD,
               StepKind.ASSEMBLY,
@@ -51,6 +52,85 @@ class RunSheetTest {
           .endsWith(StepKind.SEAL);
     }
     assertThat(SHEET.steps()).extracting(RunStep::id).doesNotHaveDuplicates();
+  }
+
+  /** The ring is read on the valve that will run, and nothing grinds it off afterwards. */
+  @Test
+  void theValveIsFacedBeforeTheSeatIsReadByIt() {
+    Job other =
+        JOB.withIntake(
+            JOB.intake()
+                .withPlanned(
+                    JOB.intake()
+                        .planned()
+                        .withValve(JOB.intake().planned().valve().withHeadDiameterMm(43))));
+    for (RunSheet sheet : List.of(SHEET, RunSheet.of(other))) {
+      for (SeatPlace seat : JOB.engine().seats()) {
+        List<StepKind> kinds = sheet.of(seat).stream().map(RunStep::kind).toList();
+        int ring = kinds.indexOf(StepKind.CONTACT);
+        assertThat(kinds.lastIndexOf(StepKind.FACE)).isLessThan(ring);
+        assertThat(kinds.lastIndexOf(StepKind.VALVE)).isLessThan(ring);
+        assertThat(kinds.indexOf(StepKind.BACK_CUT)).isGreaterThan(ring);
+      }
+    }
+    assertThat(RunSheet.of(other).of(JOB.engine().seats().getFirst()))
+        .extracting(RunStep::kind)
+        .contains(StepKind.VALVE);
+  }
+
+  /** A retainer that lacks 0.08 of the gap the shop wants: the guide goes that much lower. */
+  @Test
+  void theGuidesHeightIsATarget() {
+    SeatPlace place = JOB.engine().seats().getFirst();
+    double lift = JOB.intake().cam().maxLiftMm();
+    Job gap = JOB.withIntake(JOB.intake().withRetainerToSealMm(OptionalDouble.of(lift + 1.0)));
+    double left =
+        RunSheet.of(gap)
+            .outcome(place)
+            .orElseThrow()
+            .reading(finebore.study.ReadingKind.RETAINER)
+            .orElseThrow();
+    double wanted = left + 0.08;
+    Job job =
+        gap.withShop(
+            gap.shop().with(finebore.work.ShopFigure.RETAINER_GAP, OptionalDouble.of(wanted)));
+    RunStep bare = RunSheet.of(job).step("I1:guide").orElseThrow();
+    assertThat(bare.target(ReadBack.GUIDE_HEIGHT).orElseThrow().wanted()).isEmpty();
+    assertThat(bare.lines())
+        .filteredOn(l -> l.name().code().equals("run.guideLower"))
+        .singleElement()
+        .satisfies(
+            l -> assertThat(((Term.Figure) l.value()).value()).isCloseTo(0.08, offset(1e-9)));
+    Job read = MachineJob.read(job, "I1", "I1:guide", ReadBack.GUIDE_HEIGHT, 14.4);
+    RunStep.Target target =
+        RunSheet.of(read)
+            .step("I1:guide")
+            .orElseThrow()
+            .target(ReadBack.GUIDE_HEIGHT)
+            .orElseThrow();
+    assertThat(target.wanted().orElseThrow()).isCloseTo(14.32, offset(1e-9));
+    assertThat(target.allows(14.32)).isTrue();
+    assertThat(target.allows(14.33)).isFalse();
+    // Set lower, the first reading stays what it is reckoned from.
+    Job set = MachineJob.read(read, "I1", "I1:guide", ReadBack.GUIDE_HEIGHT, 14.3);
+    assertThat(
+            RunSheet.of(set)
+                .step("I1:guide")
+                .orElseThrow()
+                .target(ReadBack.GUIDE_HEIGHT)
+                .orElseThrow()
+                .wanted()
+                .orElseThrow())
+        .isCloseTo(14.32, offset(1e-9));
+    // Where enough is left, the height is only kept.
+    Job enough =
+        read.withShop(
+            read.shop()
+                .with(finebore.work.ShopFigure.RETAINER_GAP, OptionalDouble.of(left - 0.01)));
+    assertThat(RunSheet.of(enough).step("I1:guide").orElseThrow().target(ReadBack.GUIDE_HEIGHT))
+        .isPresent()
+        .get()
+        .satisfies(t -> assertThat(t.wanted()).isEmpty());
   }
 
   /** Eight seats, one plan each kind: a tool is fitted once for all that need it. */
