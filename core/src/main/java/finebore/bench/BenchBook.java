@@ -93,7 +93,7 @@ public record BenchBook(List<BenchRange> ranges, List<FlowTest> tests) {
   }
 
   /** Whether the steps that lead from one test to another, either way, tried another valve. */
-  boolean valveTried(FlowTest reference, FlowTest test) {
+  public boolean valveTried(FlowTest reference, FlowTest test) {
     return valveTriedSince(reference, test) || valveTriedSince(test, reference);
   }
 

@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
+import java.util.function.BiPredicate;
 
 /**
  * One test held against another, lift by lift.
@@ -110,7 +111,7 @@ public record Comparison(
    * @param noise of the bench they were made on
    * @param bands where low and mid lift end
    * @param cam for the cam's mean
-   * @param book in which steps between the two may have tried another valve
+   * @param valveTried whether another valve is what was tried between two tests
    */
   public static Comparison of(
       ReducedTest reference,
@@ -118,10 +119,10 @@ public record Comparison(
       Noise noise,
       Bands bands,
       CamLift cam,
-      BenchBook book) {
+      BiPredicate<FlowTest, FlowTest> valveTried) {
     List<SetUpDifference> differences =
         SetUpDifference.between(
-            reference.test(), test.test(), () -> book.valveTried(reference.test(), test.test()));
+            reference.test(), test.test(), () -> valveTried.test(reference.test(), test.test()));
     boolean ranked = differences.stream().noneMatch(SetUpDifference::spoils);
     List<Line> lines = new ArrayList<>();
     Map<Band, List<Line>> byBand = new EnumMap<>(Band.class);

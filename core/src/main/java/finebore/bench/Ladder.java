@@ -5,6 +5,7 @@ import finebore.flow.CamLift;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiPredicate;
 import java.util.function.Function;
 
 /**
@@ -30,11 +31,7 @@ public record Ladder(int earlier, List<Rung> rungs) {
     rungs = List.copyOf(rungs);
   }
 
-  /**
-   * The chain that ends in a test.
-   *
-   * @param reduced brings a test of the book to the standard depression
-   */
+  /** The chain that ends in a test, where only its steps tell whether a valve was tried. */
   public static Ladder to(
       FlowTest last,
       BenchBook book,
@@ -42,6 +39,23 @@ public record Ladder(int earlier, List<Rung> rungs) {
       Noise noise,
       Bands bands,
       CamLift cam) {
+    return to(last, book, reduced, noise, bands, cam, book::valveTried);
+  }
+
+  /**
+   * The chain that ends in a test.
+   *
+   * @param reduced brings a test of the book to the standard depression
+   * @param valveTried whether another valve is what was tried between two tests
+   */
+  public static Ladder to(
+      FlowTest last,
+      BenchBook book,
+      Function<FlowTest, ReducedTest> reduced,
+      Noise noise,
+      Bands bands,
+      CamLift cam,
+      BiPredicate<FlowTest, FlowTest> valveTried) {
     List<FlowTest> chain = book.chainTo(last);
     int earlier = Math.max(0, chain.size() - MOST);
     List<Rung> rungs = new ArrayList<>();
@@ -55,10 +69,10 @@ public record Ladder(int earlier, List<Rung> rungs) {
               now,
               begins
                   ? Optional.empty()
-                  : Optional.of(Comparison.of(before, now, noise, bands, cam, book)),
+                  : Optional.of(Comparison.of(before, now, noise, bands, cam, valveTried)),
               begins
                   ? Optional.empty()
-                  : Optional.of(Comparison.of(first, now, noise, bands, cam, book))));
+                  : Optional.of(Comparison.of(first, now, noise, bands, cam, valveTried))));
       before = now;
     }
     return new Ladder(earlier, rungs);

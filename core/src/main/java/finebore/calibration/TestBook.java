@@ -87,12 +87,30 @@ public record TestBook(Job job, Map<Integer, ReducedTest> reduced, Map<String, N
   /** A test held against another. */
   public Comparison compare(FlowTest reference, FlowTest test) {
     return Comparison.of(
-        reduced(reference), reduced(test), noise(test), job.test().bands(), cam(test), job.bench());
+        reduced(reference),
+        reduced(test),
+        noise(test),
+        job.test().bands(),
+        cam(test),
+        this::valveTried);
+  }
+
+  /** What a step between them was told to have tried, and what the plan changes. */
+  private boolean valveTried(FlowTest reference, FlowTest test) {
+    return job.bench().valveTried(reference, test)
+        || TestedSeat.planChangesValve(job, reference.setUp(), test.setUp());
   }
 
   /** The chain of tests that ends in one. */
   public Ladder ladder(FlowTest last) {
-    return Ladder.to(last, job.bench(), this::reduced, noise(last), job.test().bands(), cam(last));
+    return Ladder.to(
+        last,
+        job.bench(),
+        this::reduced,
+        noise(last),
+        job.test().bands(),
+        cam(last),
+        this::valveTried);
   }
 
   /** Readings of a test to be looked at again. */

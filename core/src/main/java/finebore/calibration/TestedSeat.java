@@ -6,6 +6,7 @@ import finebore.bench.SetUp.TestedState;
 import finebore.bench.SetUp.TestedValve;
 import finebore.cutting.Cutting;
 import finebore.flow.Calibration;
+import finebore.flow.LiftPoint;
 import finebore.flow.Spread;
 import finebore.found.FoundSeat;
 import finebore.job.Engine.SeatPlace;
@@ -42,6 +43,20 @@ public final class TestedSeat {
     return place(job, setUp)
         .map(p -> TestedValve.of(job.foundValve(p), "").isSameAs(setUp.valve()))
         .orElse(false);
+  }
+
+  /**
+   * Whether the plan's own valve, or what the plan makes of the found one, is what lies between a
+   * test of the head as found and a later one: then the valve is part of what was changed.
+   */
+  static boolean planChangesValve(Job job, SetUp reference, SetUp test) {
+    return reference.state().kind() == TestedState.Kind.FOUND
+        && test.state().kind() != TestedState.Kind.FOUND
+        && hasFoundValve(job, reference)
+        && place(job, test)
+            .map(p -> TestedValve.of(job.planOf(p).wanted().valve(), ""))
+            .filter(v -> v.isSameAs(test.valve()))
+            .isPresent();
   }
 
   /**
@@ -113,6 +128,7 @@ public final class TestedSeat {
     Spread change = study.map(s -> change(job, setUp, s)).orElse(Spread.UNLEARNT);
     return study.flatMap(SeatStudy::curve).stream()
         .flatMap(curve -> curve.points().stream())
+        .filter(LiftPoint::isKnown)
         .map(
             p ->
                 new FlowTest.Predicted(

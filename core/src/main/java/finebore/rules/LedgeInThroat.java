@@ -8,6 +8,7 @@ import finebore.finding.Subject;
 import finebore.practice.Finding;
 import finebore.section.Profile;
 import finebore.section.Surface.Part;
+import finebore.units.Dimension;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -32,6 +33,8 @@ final class LedgeInThroat implements PlanRule {
         .with("height", Term.length(ledge.heightMm()))
         .with("at", Term.length(2 * ledge.at().r()))
         .with("turn", Term.angle(Math.round(ledge.turnDeg())))
+        .with("area", area(plan, ledge.at().r()))
+        .with("cleaned", area(plan, ledge.at().r() + ledge.heightMm()))
         .by(ledge.heightMm())
         .curedBy(
             Optional.of(
@@ -40,6 +43,13 @@ final class LedgeInThroat implements PlanRule {
                         Blend.Side.PORT,
                         Blend.USUAL_KEEP_OFF_MM,
                         Math.clamp(ledge.heightMm() * 3, 0.5, 6)))));
+  }
+
+  /** Free round the stem, as if the wall were so all round. */
+  private static Term area(PlanCase plan, double radiusMm) {
+    double stem = plan.plan().wanted().valve().stemDiameterMm() / 2;
+    return new Term.Figure(
+        Dimension.AREA, Math.PI * Math.max(0, radiusMm * radiusMm - stem * stem));
   }
 
   /** A step right under a cut is spoken of as the throat that holds the cut up. */

@@ -61,7 +61,7 @@ class BenchPropertiesTest {
 
   private static Comparison compare(FlowTest a, FlowTest b) {
     Noise noise = Noise.of(List.of(reduced(a), reduced(b)));
-    return Comparison.of(reduced(a), reduced(b), noise, Bands.USUAL, CAM, BenchBook.EMPTY);
+    return Comparison.of(reduced(a), reduced(b), noise, Bands.USUAL, CAM, (x, y) -> false);
   }
 
   @Property(tries = 100)
@@ -95,7 +95,7 @@ class BenchPropertiesTest {
     }
     assertThat(Noise.of(List.of(other)).share())
         .isCloseTo(Noise.of(List.of(plain)).share(), within(1e-9));
-    Comparison same = Comparison.of(plain, other, Noise.UNKNOWN, Bands.USUAL, CAM, BenchBook.EMPTY);
+    Comparison same = Comparison.of(plain, other, Noise.UNKNOWN, Bands.USUAL, CAM, (x, y) -> false);
     assertThat(same.lines()).allMatch(l -> l.verdict() == Verdict.WITHIN);
   }
 

@@ -70,7 +70,7 @@ class FlowTestTest {
   private static Comparison compare(FlowTest a, FlowTest b) {
     List<ReducedTest> both = List.of(reduced(a), reduced(b));
     return Comparison.of(
-        both.get(0), both.get(1), Noise.of(both), Bands.USUAL, CAM, BenchBook.EMPTY);
+        both.get(0), both.get(1), Noise.of(both), Bands.USUAL, CAM, (x, y) -> false);
   }
 
   @Test

@@ -61,6 +61,43 @@ class TestBookTest {
     return JOB.withBench(new BenchBook(List.of(), List.of(tests)));
   }
 
+  /** The plan's own valve, or a back cut on the found one, is what was changed: it is ranked. */
+  @Test
+  void whatThePlanDoesToTheValveIsTheChange() {
+    var found = JOB.foundValve(PLACE);
+    var backCut =
+        found
+            .withFaceWidthMm(found.faceWidthMm() * 0.8)
+            .withBackCuts(List.of(new finebore.seat.Cut(30, 1)));
+    for (var valve : List.of(found.withHeadDiameterMm(found.headDiameterMm() + 1), backCut)) {
+      Job job = JOB.withIntake(JOB.intake().withPlanned(JOB.intake().planned().withValve(valve)));
+      FlowTest before = test(job, 1, 1);
+      FlowTest after =
+          before
+              .withId(2)
+              .withSetUp(
+                  before
+                      .setUp()
+                      .withState(new TestedState(TestedState.Kind.FINISHED, 0))
+                      .withValve(finebore.bench.SetUp.TestedValve.of(valve, "planned")));
+      TestBook book = TestBook.of(job.withBench(new BenchBook(List.of(), List.of(before, after))));
+      assertThat(book.compare(before, after).isRanked()).isTrue();
+      assertThat(book.compare(before, after).differences())
+          .extracting(d -> d.message().code())
+          .contains("difference.tried");
+      // Another valve than the plan's is no such change.
+      FlowTest other =
+          after.withSetUp(
+              after
+                  .setUp()
+                  .withValve(
+                      finebore.bench.SetUp.TestedValve.of(
+                          valve.withHeadDiameterMm(valve.headDiameterMm() + 0.5), "")));
+      TestBook odd = TestBook.of(job.withBench(new BenchBook(List.of(), List.of(before, other))));
+      assertThat(odd.compare(before, other).isRanked()).isFalse();
+    }
+  }
+
   @Test
   void whatDidNotChangeIsNotReducedAgain() {
     FlowTest first = test(JOB, 1, 1);

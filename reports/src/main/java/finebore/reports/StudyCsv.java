@@ -89,7 +89,12 @@ public final class StudyCsv {
     if (seat.study().curve().isPresent()) {
       List<LiftPoint> points = seat.study().curve().get().points();
       for (int k = 0; k < points.size(); k++) {
-        lift(seat, points.get(k), seat.areaMm2(k), seat.flowM3s(k));
+        if (seat.isKnown(k)) {
+          lift(seat, points.get(k), seat.areaMm2(k), seat.flowM3s(k));
+        } else {
+          LiftPoint p = points.get(k);
+          row(seat, "lift", "gate", p.liftMm(), p.gate().areaMm2(), "mm2", "unlike");
+        }
       }
     }
     if (seat.change().isPresent()) {
@@ -156,6 +161,9 @@ public final class StudyCsv {
 
   private void change(OfSeat seat, FlowChange change) throws IOException {
     for (FlowChange.Step step : change.steps()) {
+      if (!step.isKnown()) {
+        continue;
+      }
       row(seat, "change", "flow", step.liftMm(), step.changeM3s(), "m3/s", step.band().key());
       AirChange.WallPart walls = seat.wallPart(step.liftMm());
       if (walls.share() != 0) {

@@ -74,6 +74,16 @@ public record StudyFacts(
           .orElse(AirChange.WallPart.NONE);
     }
 
+    /**
+     * Whether there is a figure for a lift of the curve, by its place: none where its section is
+     * unlike anything the estimate was made from and it is not solved.
+     */
+    boolean isKnown(int lift) {
+      return change()
+          .map(c -> c.steps().get(lift).isKnown())
+          .orElseGet(() -> study.curve().orElseThrow().points().get(lift).isKnown());
+    }
+
     /** Effective area at a lift of the curve, by its place: the one the flow told there needs. */
     double areaMm2(int lift) {
       LiftPoint point = study.curve().orElseThrow().points().get(lift);

@@ -155,6 +155,10 @@ public final class StudyJson {
     n.put("liftMm", p.liftMm());
     n.put("gateMm2", p.gate().areaMm2());
     n.put("gatePlace", words.say(p.gate().message()));
+    if (!seat.isKnown(at)) {
+      n.put("unlike", true);
+      return;
+    }
     n.put("effectiveMm2", seat.areaMm2(at));
     n.put("curtainCoefficient", seat.areaMm2(at) / p.curtainMm2());
     n.put("flowM3PerS", seat.flowM3s(at));
@@ -175,7 +179,8 @@ public final class StudyJson {
                 n.putObject(band.key()).put("m3PerS", mean.changeM3s()).put("share", mean.share()));
     n.putObject("cam").put("m3PerS", c.camMeanM3s()).put("share", c.camMeanShare());
     ArrayNode steps = n.putArray("lifts");
-    c.steps()
+    c.steps().stream()
+        .filter(FlowChange.Step::isKnown)
         .forEach(
             s -> {
               ObjectNode step =

@@ -333,24 +333,29 @@ public final class StudyText {
     for (int k = 0; k < points.size(); k++) {
       LiftPoint p = points.get(k);
       int at = k;
+      boolean known = seat.isKnown(k);
       line(
-          "  %8s %5.3f %9.1f %9.1f %7.3f %9s%s  %s",
+          "  %8s %5.3f %9.1f %9s %7s %9s%s  %s",
           units.shortLength(p.liftMm()),
           p.liftMm() / head,
           p.gate().areaMm2(),
-          seat.areaMm2(at),
-          seat.areaMm2(at) / p.curtainMm2(),
-          units.flowNumber(seat.flowM3s(at)),
+          known ? UnitSystem.fixed(seat.areaMm2(at), 1) : "-",
+          known ? UnitSystem.fixed(seat.areaMm2(at) / p.curtainMm2(), 3) : "-",
+          known ? units.flowNumber(seat.flowM3s(at)) : "-",
           seat.change()
               .map(
                   c ->
                       String.format(
                           Locale.ROOT,
                           "%9s %7s  %-9s",
-                          UnitSystem.signed(
-                              units.flow().fromBase(c.steps().get(at).changeM3s()), 1),
-                          UnitSystem.signed(100 * c.steps().get(at).share(), 1),
-                          by(seat.solved().at(p.liftMm()))))
+                          known
+                              ? UnitSystem.signed(
+                                  units.flow().fromBase(c.steps().get(at).changeM3s()), 1)
+                              : "-",
+                          known ? UnitSystem.signed(100 * c.steps().get(at).share(), 1) : "-",
+                          known
+                              ? by(seat.solved().at(p.liftMm()))
+                              : words.text("report.by.unlike")))
               .orElse(""),
           words.say(p.gate().message()));
     }

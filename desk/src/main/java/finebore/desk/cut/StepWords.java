@@ -3,6 +3,7 @@ package finebore.desk.cut;
 import finebore.machine.RunStep;
 import finebore.machine.RunStep.Target;
 import finebore.machine.StepOutward;
+import finebore.units.Dimension;
 import finebore.words.Words;
 import finebore.work.ReadBack;
 import java.util.Optional;
@@ -52,12 +53,15 @@ final class StepWords {
     double past = target.pastMm(value.getAsDouble());
     boolean depth = target.what() == ReadBack.SEAT_DEPTH || target.what() == ReadBack.VALVE_DEPTH;
     String key = (depth ? "cut.depth." : "cut.size.") + (past > 0 ? "past" : "short");
-    return words.text(
-        key,
-        "what",
-        words.label(target.what()),
-        "by",
-        words.figure(target.what().quantity().dimension(), Math.abs(past)));
+    Dimension dimension = target.what().quantity().dimension();
+    String allowed =
+        words.text(
+            key, "what", words.label(target.what()), "by", words.figure(dimension, Math.abs(past)));
+    if (target.wanted().isEmpty()) {
+      return allowed;
+    }
+    double off = Math.abs(value.getAsDouble() - target.wanted().getAsDouble());
+    return allowed + " " + words.text("cut.off.wanted", "off", words.figure(dimension, off));
   }
 
   /** Seat and what is done. */

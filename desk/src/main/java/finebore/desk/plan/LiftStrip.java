@@ -320,6 +320,11 @@ public final class LiftStrip extends DrawnRegion {
     private void bandLabel(Band band, double x, double width) {
       FlowChange.Mean mean = change.bands().get(band);
       String name = work.words().name(band);
+      if (mean == null) {
+        // All its lifts are unlike anything solved.
+        text(g, name, x + width / 2, size() * 2.3, colours.text(), TextAlignment.CENTER, true);
+        return;
+      }
       String share = UnitSystem.signed(100 * mean.share(), 1) + " %";
       String change = UnitSystem.signed(shown(mean.changeM3s()), 1);
       for (String words : List.of(name + "  " + change + "  " + share, name + " " + share, share)) {
@@ -421,11 +426,11 @@ public final class LiftStrip extends DrawnRegion {
     }
 
     private double high(Step step) {
-      return Math.max(0, step.changeM3s() + spread(step));
+      return !step.isKnown() ? 0 : Math.max(0, step.changeM3s() + spread(step));
     }
 
     private double low(Step step) {
-      return Math.min(0, step.changeM3s() - spread(step));
+      return !step.isKnown() ? 0 : Math.min(0, step.changeM3s() - spread(step));
     }
 
     private void bar(Step step, double x, double zero, double scale, boolean figures) {
@@ -438,6 +443,11 @@ public final class LiftStrip extends DrawnRegion {
       if (here) {
         g.setFill(colours.blueWash());
         g.fillRect(x + 1, size() * 3, column - 2, h - size() * 3 - 2);
+      }
+      if (!step.isKnown()) {
+        text(g, "?", mid, zero - size(), colours.muted(), TextAlignment.CENTER, true);
+        text(g, liftText(step), mid, h - size() * 2, colours.text(), TextAlignment.CENTER, true);
+        return;
       }
       // What the walls give is held against no bench: its part is hollow.
       double walls = wallPart(step).share() * step.referenceM3s();

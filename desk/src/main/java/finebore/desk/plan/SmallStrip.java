@@ -67,7 +67,7 @@ final class SmallStrip extends DrawnRegion {
     g.setFont(Theme.figures(13));
     for (int k = 0; k < steps.size(); k++) {
       FlowChange.Step step = steps.get(k);
-      double size = step.share() * scale;
+      double size = step.isKnown() ? step.share() * scale : 0;
       g.setFill(step.share() >= 0 ? colours.green() : colours.vermilion());
       g.fillRect(
           k * column + 0.2 * column, size >= 0 ? zero - size : zero, 0.6 * column, Math.abs(size));

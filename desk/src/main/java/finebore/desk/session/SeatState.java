@@ -6,6 +6,7 @@ import finebore.job.Job;
 import finebore.machine.PortSeal;
 import finebore.work.ReadBack;
 import finebore.work.StepKind;
+import finebore.work.WorkEntry;
 import finebore.work.WorkEntry.Kind;
 import finebore.work.WorkLog;
 import java.util.Locale;
@@ -49,7 +50,15 @@ public enum SeatState implements Coded {
     WorkLog log = job.log();
     if (log.value(seat, ReadBack.VACUUM_DRY).isPresent()
         || log.value(seat, ReadBack.VACUUM_OILED).isPresent()) {
-      boolean good = PortSeal.verdictOf(job, seat).isGood();
+      // What was accepted past its limit is not proved by a vacuum that holds.
+      boolean accepted =
+          log.entries().stream()
+              .filter(e -> e.seat().equals(seat))
+              .map(WorkEntry::step)
+              .distinct()
+              .flatMap(step -> log.lastOf(step).stream())
+              .anyMatch(e -> e.kind() == Kind.ACCEPTED);
+      boolean good = PortSeal.verdictOf(job, seat).isGood() && !accepted;
       return Optional.of(good ? PROVED : CUT);
     }
     boolean together =
