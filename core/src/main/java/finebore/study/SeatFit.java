@@ -9,6 +9,7 @@ import finebore.flow.LiftPoint;
 import finebore.flow.Losses;
 import finebore.flow.Sectors;
 import finebore.flow.TestConditions;
+import finebore.flow.estimate.Estimate;
 import finebore.room.Shroud;
 import finebore.room.WallShare;
 import finebore.seat.SeatSection;
@@ -82,7 +83,10 @@ public record SeatFit(Pairing pairing, SeatSection seat, ValveSection valve, Sea
 
   /** Gate and effective area alone at a lift above 0. */
   public EffectiveArea areaAt(double liftMm, FlowSetting setting) {
-    return Losses.areaAt(seat.profile(), valveAt(liftMm), lossesIn(setting, liftMm));
+    EffectiveArea area = Losses.areaAt(seat.profile(), valveAt(liftMm), lossesIn(setting, liftMm));
+    return Estimate.knowsLift(liftMm / pairing.valve().headDiameterMm())
+        ? area
+        : new EffectiveArea(area.gate(), area.mm2(), false);
   }
 
   /** What seat and valve alone would pass, without the port behind, mm2. */

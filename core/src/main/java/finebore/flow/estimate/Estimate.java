@@ -14,13 +14,18 @@ import java.util.List;
 public final class Estimate {
 
   /** How far past what they were shown a section may lie, in spreads, and count as like it. */
-  private static final double MOST_PAST = 0.5;
+  private static final double MOST_PAST = 0.3;
 
   /** How far the networks may be apart, of the logarithm, where they know a section. */
-  private static final double MOST_APART = 0.06;
+  private static final double MOST_APART = 0.05;
 
   /** How far past what they were shown the networks' word comes to nothing, in spreads. */
   private static final double REACH = 4;
+
+  /** Lifts over head diameter that were solved lie from 0.02 to 0.5; so far past it is believed. */
+  private static final double LEAST_LIFT = 0.015;
+
+  private static final double MOST_LIFT = 0.55;
 
   /** A stream that turns right back through a sharp hole fills half of it (Borda). */
   private static final double LEAST = Math.log(0.5);
@@ -80,6 +85,11 @@ public final class Estimate {
     public boolean isKnown() {
       return past <= MOST_PAST && apart <= MOST_APART;
     }
+  }
+
+  /** Whether a lift over head diameter is like those it was learnt from. */
+  public static boolean knowsLift(double liftOverHead) {
+    return liftOverHead >= LEAST_LIFT && liftOverHead <= MOST_LIFT;
   }
 
   /**

@@ -29,7 +29,7 @@ class EstimateTest {
     "3.5, 0.3, true",
     "4, 0.5, true",
     // Two spreads past the end a quarter is taken off, of what lies between it and the mean.
-    "5, 0.625, true",
+    "5, 0.625, false",
     // Four spreads past the end nothing is left but the mean.
     "6, -0.2, false",
     "60, -0.2, false",
@@ -41,11 +41,30 @@ class EstimateTest {
     assertThat(answer.isKnown()).isEqualTo(known);
   }
 
-  /** Half the word is left at 4 spreads times the root of a half: 1.4142 past the end. */
+  /** Three tenths of a spread of 0.5 past what was shown, either end. */
   @ParameterizedTest
-  @CsvSource({"5.414, true", "5.415, false", "0.586, true", "0.585, false"})
-  void isKnownWhileHalfTheWordIsLeft(double x, boolean known) {
+  @CsvSource({"4.149, true", "4.151, false", "1.851, true", "1.849, false"})
+  void isKnownALittlePastWhatWasShown(double x, boolean known) {
     assertThat(estimate(0.2).at(new double[] {x}, 100).isKnown()).isEqualTo(known);
+  }
+
+  /** Two networks that go their own ways by twice so much of the logarithm. */
+  @ParameterizedTest
+  @CsvSource({"0.0499, true", "0.0501, false"})
+  void isKnownWhileItsNetworksAgree(double apart, boolean known) {
+    Network one = new Network(List.<double[][]>of(new double[][] {{0, 0.1 + apart}}));
+    Network other = new Network(List.<double[][]>of(new double[][] {{0, 0.1 - apart}}));
+    Estimate both =
+        new Estimate(
+            List.of(one, other),
+            new double[] {2},
+            new double[] {4},
+            new double[] {3},
+            new double[] {0.5},
+            -0.2);
+    Estimate.Answer answer = both.at(new double[] {3}, 100);
+    assertThat(answer.apart()).isCloseTo(apart, within(1e-9));
+    assertThat(answer.isKnown()).isEqualTo(known);
   }
 
   @Test
