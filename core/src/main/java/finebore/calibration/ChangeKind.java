@@ -20,27 +20,27 @@ import java.util.function.ToDoubleFunction;
  * the fitting program).
  */
 public enum ChangeKind {
-  THROAT(new Spread(0.0124, 0.0065, 0.0081), new Spread(0.0133, 0.0105, 0.0128)),
-  SEAT_WIDTH(new Spread(0.0091, 0.0035, 0.0036), new Spread(0.0091, 0.0050, 0.0067)),
+  THROAT(new Spread(0.0081, 0.0125, 0.0081), new Spread(0.0143, 0.0125, 0.0230)),
+  SEAT_WIDTH(new Spread(0.0105, 0.0069, 0.0045), new Spread(0.0105, 0.0069, 0.0080)),
   /** What lies above the seat, how deep the seat lies in its roof included. */
-  TOP_CUT(new Spread(0.0114, 0.0046, 0.0015), new Spread(0.0114, 0.0061, 0.0066)),
-  LOWER_CUT(new Spread(0.0118, 0.0079, 0.0106), new Spread(0.0132, 0.0079, 0.0167)),
-  NO_LOWER_CUT(new Spread(0.0367, 0.0143, 0.0129), new Spread(0.0367, 0.0143, 0.0129)),
-  BACK_CUT(new Spread(0.0179, 0.0093, 0.0027), new Spread(0.0455, 0.0099, 0.0051)),
-  NO_BACK_CUT(new Spread(0.0185, 0.0085, 0.0025), new Spread(0.0185, 0.0192, 0.0050)),
-  UNDERHEAD(new Spread(0.0055, 0.0056, 0.0054), new Spread(0.0124, 0.0113, 0.0116)),
-  MARGIN(new Spread(0.0020, 0.0016, 0.0007), new Spread(0.0027, 0.0035, 0.0033)),
-  SEAT_OUTSIDE(new Spread(0.0084, 0.0042, 0.0029), new Spread(0.0085, 0.0052, 0.0081)),
+  TOP_CUT(new Spread(0.0117, 0.0050, 0.0022), new Spread(0.0117, 0.0056, 0.0048)),
+  LOWER_CUT(new Spread(0.0231, 0.0136, 0.0077), new Spread(0.0231, 0.0136, 0.0121)),
+  NO_LOWER_CUT(new Spread(0.0309, 0.0174, 0.0105), new Spread(0.0309, 0.0174, 0.0174)),
+  BACK_CUT(new Spread(0.0160, 0.0086, 0.0030), new Spread(0.0449, 0.0131, 0.0068)),
+  NO_BACK_CUT(new Spread(0.0167, 0.0093, 0.0017), new Spread(0.0167, 0.0176, 0.0041)),
+  UNDERHEAD(new Spread(0.0069, 0.0061, 0.0036), new Spread(0.0146, 0.0108, 0.0089)),
+  MARGIN(new Spread(0.0019, 0.0022, 0.0011), new Spread(0.0024, 0.0041, 0.0034)),
+  SEAT_OUTSIDE(new Spread(0.0066, 0.0033, 0.0035), new Spread(0.0075, 0.0066, 0.0082)),
   /** Another valve or another seat angle: as between any two seats, each on its own gate. */
-  ANOTHER_SEAT(new Spread(0.0400, 0.0265, 0.0191), new Spread(0.0429, 0.0454, 0.0436));
+  ANOTHER_SEAT(new Spread(0.0441, 0.0278, 0.0199), new Spread(0.0455, 0.0494, 0.0475));
 
   /** How far the solver's closures are apart on one change. */
   private static final Spread CLOSURES = new Spread(0.020, 0.015, 0.006);
 
   /** Several changes at once lie within this many times their bands in quadrature. */
-  private static final Spread SEVERAL_IN = new Spread(1.09, 1.17, 1.00);
+  private static final Spread SEVERAL_IN = new Spread(1.04, 1.02, 1.00);
 
-  private static final Spread SEVERAL_OUT = new Spread(1.00, 1.15, 1.00);
+  private static final Spread SEVERAL_OUT = new Spread(1.00, 1.03, 1.16);
 
   private static final double SAME_MM = 0.005;
   private static final double SAME_DEG = 0.05;
