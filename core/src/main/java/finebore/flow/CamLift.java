@@ -180,6 +180,25 @@ public record CamLift(double maxLiftMm, double durationDeg, List<Step> table)
     return weights;
   }
 
+  /**
+   * Mean over the opening of what is known at some of {@link #lifts()}, rising: straight between
+   * them, from nothing at no lift. What lies past the last of them is left out; NaN where nothing
+   * is known.
+   */
+  public double mean(double[] liftsMm, double[] values) {
+    if (liftsMm.length == 0) {
+      return Double.NaN;
+    }
+    double last = liftsMm[liftsMm.length - 1];
+    double past = meanOf(lift -> lift > last + SAME ? 1 : 0);
+    double[] weights = weights(liftsMm);
+    double sum = -past * values[values.length - 1];
+    for (int k = 0; k < weights.length; k++) {
+      sum += weights[k] * values[k];
+    }
+    return sum / (1 - past);
+  }
+
   /** Mean over the opening of what hangs on the lift, each crank degree counting the same. */
   public double meanOf(DoubleUnaryOperator ofLiftMm) {
     double sum = 0;

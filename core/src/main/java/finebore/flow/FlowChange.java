@@ -15,8 +15,10 @@ import java.util.function.ToDoubleFunction;
  * @param steps each lift
  * @param bands mean change over each band that has lifts
  * @param overCam lifts over the cam's opening, whichever are listed
+ * @param cam what opens the valve
  */
-public record FlowChange(List<Step> steps, Map<Band, Mean> bands, List<CamStep> overCam) {
+public record FlowChange(
+    List<Step> steps, Map<Band, Mean> bands, List<CamStep> overCam, CamLift cam) {
 
   /**
    * One lift: both flows in m3/s, and the band it lies in.
@@ -39,14 +41,18 @@ public record FlowChange(List<Step> steps, Map<Band, Mean> bands, List<CamStep> 
   /** A mean change over a band: in m3/s, as a share, over how many lifts. */
   public record Mean(double changeM3s, double share, int lifts) {}
 
-  /** A lift of the cam, how much of its opening it stands for, and both flows in m3/s. */
-  public record CamStep(
-      double liftMm, double weight, double referenceM3s, double newM3s, boolean isKnown) {}
+  /** A lift of the cam, and both flows in m3/s. */
+  public record CamStep(double liftMm, double referenceM3s, double newM3s, boolean isKnown) {}
 
   public FlowChange {
     steps = List.copyOf(steps);
     bands = Collections.unmodifiableMap(new TreeMap<>(bands));
     overCam = List.copyOf(overCam);
+  }
+
+  /** Whether any lift of the cam is known, without which there is no mean over it. */
+  public boolean hasCamMean() {
+    return overCam.stream().anyMatch(CamStep::isKnown);
   }
 
   /** Change of the mean over the cam's opening, m3/s. */
@@ -60,12 +66,10 @@ public record FlowChange(List<Step> steps, Map<Band, Mean> bands, List<CamStep> 
   }
 
   private double camMean(ToDoubleFunction<CamStep> flow) {
-    double unknown = overCam.stream().filter(s -> !s.isKnown()).mapToDouble(CamStep::weight).sum();
-    return overCam.stream()
-            .filter(CamStep::isKnown)
-            .mapToDouble(s -> s.weight() * flow.applyAsDouble(s))
-            .sum()
-        / (1 - unknown);
+    List<CamStep> known = overCam.stream().filter(CamStep::isKnown).toList();
+    return cam.mean(
+        known.stream().mapToDouble(CamStep::liftMm).toArray(),
+        known.stream().mapToDouble(flow).toArray());
   }
 
   /**
@@ -94,19 +98,15 @@ public record FlowChange(List<Step> steps, Map<Band, Mean> bands, List<CamStep> 
               bands.of(a.liftMm(), valveDiameterMm),
               a.isKnown() && b.isKnown()));
     }
-    return new FlowChange(steps, means(steps), overCam(reference, changed, cam));
+    return new FlowChange(steps, means(steps), overCam(reference, changed), cam);
   }
 
-  private static List<CamStep> overCam(FlowCurve reference, FlowCurve changed, CamLift cam) {
+  private static List<CamStep> overCam(FlowCurve reference, FlowCurve changed) {
     List<CamStep> steps = new ArrayList<>();
-    double[] weights =
-        cam.weights(reference.overCam().stream().mapToDouble(LiftPoint::liftMm).toArray());
-    for (int k = 0; k < weights.length; k++) {
+    for (int k = 0; k < reference.overCam().size(); k++) {
       LiftPoint a = reference.overCam().get(k);
       LiftPoint b = changed.overCam().get(k);
-      steps.add(
-          new CamStep(
-              a.liftMm(), weights[k], a.flowM3s(), b.flowM3s(), a.isKnown() && b.isKnown()));
+      steps.add(new CamStep(a.liftMm(), a.flowM3s(), b.flowM3s(), a.isKnown() && b.isKnown()));
     }
     return steps;
   }
@@ -132,26 +132,25 @@ public record FlowChange(List<Step> steps, Map<Band, Mean> bands, List<CamStep> 
                         : s)
             .toList();
     return new FlowChange(
-        counted, means(counted), overCam.stream().map(c -> corrected(c, counted)).toList());
+        counted, means(counted), overCam.stream().map(c -> corrected(c, counted)).toList(), cam);
   }
 
-  private CamStep corrected(CamStep cam, List<Step> counted) {
+  private CamStep corrected(CamStep lift, List<Step> counted) {
     int above = 0;
-    while (above < steps.size() - 1 && steps.get(above).liftMm() < cam.liftMm()) {
+    while (above < steps.size() - 1 && steps.get(above).liftMm() < lift.liftMm()) {
       above++;
     }
     int below = Math.max(0, above - 1);
     double from = steps.get(below).liftMm();
     double to = steps.get(above).liftMm();
-    double way = to > from ? Math.clamp((cam.liftMm() - from) / (to - from), 0, 1) : 0;
+    double way = to > from ? Math.clamp((lift.liftMm() - from) / (to - from), 0, 1) : 0;
     double off = (1 - way) * off(counted, below) + way * off(counted, above);
     boolean both = counted.get(below).isKnown() && counted.get(above).isKnown();
     return new CamStep(
-        cam.liftMm(),
-        cam.weight(),
-        cam.referenceM3s(),
-        cam.newM3s() + off * cam.referenceM3s(),
-        cam.isKnown() || both);
+        lift.liftMm(),
+        lift.referenceM3s(),
+        lift.newM3s() + off * lift.referenceM3s(),
+        lift.isKnown() || both);
   }
 
   private double off(List<Step> counted, int at) {

@@ -62,19 +62,13 @@ public record FlowCurve(List<LiftPoint> points, List<LiftPoint> overCam) {
 
   /**
    * Mean over the opening of the cam it was worked out for, each crank degree counting the same;
-   * lifts whose section is unlike anything solved are left out.
+   * lifts whose section is unlike anything solved say nothing: what is known goes straight past
+   * them, and past the last that is known the opening is left out.
    */
   public double camMean(CamLift cam, ToDoubleFunction<LiftPoint> of) {
-    double[] weights = cam.weights(overCam.stream().mapToDouble(LiftPoint::liftMm).toArray());
-    double sum = 0;
-    double unknown = 0;
-    for (int k = 0; k < weights.length; k++) {
-      if (overCam.get(k).isKnown()) {
-        sum += weights[k] * of.applyAsDouble(overCam.get(k));
-      } else {
-        unknown += weights[k];
-      }
-    }
-    return sum / (1 - unknown);
+    List<LiftPoint> known = overCam.stream().filter(LiftPoint::isKnown).toList();
+    return cam.mean(
+        known.stream().mapToDouble(LiftPoint::liftMm).toArray(),
+        known.stream().mapToDouble(of).toArray());
   }
 }

@@ -1,9 +1,9 @@
 package finebore.machine;
 
 import finebore.code.Coded;
-import finebore.found.Measure;
 import finebore.job.Job;
 import finebore.machine.RunStep.Target;
+import finebore.planning.GuideBore;
 import finebore.planning.SeatOutcome;
 import finebore.study.ReadingKind;
 import finebore.units.Dimension;
@@ -211,14 +211,6 @@ public enum ReadingDoubt implements Coded {
     return isNear(value * INCH_MM, wanted) ? value * INCH_MM : value / INCH_MM;
   }
 
-  private static OptionalDouble foundGuideMm(Job job, RunStep step) {
-    OptionalDouble clearance =
-        job.head().readingsOf(step.seat().label()).value(Measure.GUIDE_CLEARANCE);
-    return clearance.isPresent()
-        ? OptionalDouble.of(job.foundValve(step.seat()).stemDiameterMm() + clearance.getAsDouble())
-        : clearance;
-  }
-
   /** Common practice, no source. */
   private static final double USUAL_CLEARANCE_MM = 0.05;
 
@@ -228,8 +220,8 @@ public enum ReadingDoubt implements Coded {
     if (wanted.isPresent()) {
       return wanted;
     }
-    if (what == ReadBack.GUIDE_BORE && foundGuideMm(job, step).isPresent()) {
-      return foundGuideMm(job, step);
+    if (what == ReadBack.GUIDE_BORE && GuideBore.foundMm(job, step.seat()).isPresent()) {
+      return GuideBore.foundMm(job, step.seat());
     }
     OptionalDouble family = lastOfItsKind(job, step, what);
     return family.isEmpty() && what == ReadBack.GUIDE_BORE

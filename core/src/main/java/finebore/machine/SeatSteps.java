@@ -19,6 +19,7 @@ import finebore.machine.RunStep.Line;
 import finebore.machine.RunStep.Target;
 import finebore.planning.CutSheet;
 import finebore.planning.GroupOutcome;
+import finebore.planning.GuideBore;
 import finebore.planning.SeatOutcome;
 import finebore.study.ReadingKind;
 import finebore.valve.Valve;
@@ -113,7 +114,7 @@ final class SeatSteps {
   /** Everything is referred to the guide, so it comes first. */
   private void guide() {
     List<Line> lines = new ArrayList<>();
-    SetUp.guideBoreMm(job, seat.place())
+    GuideBore.mm(job, seat.place())
         .ifPresent(bore -> lines.addAll(pilot(PilotFit.largest(bore, job.shop()))));
     OptionalDouble retainer = seat.reading(ReadingKind.RETAINER);
     retainer.ifPresent(mm -> lines.add(new Line(Message.of("run.retainer"), Term.length(mm))));

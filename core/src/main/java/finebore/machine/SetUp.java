@@ -1,7 +1,5 @@
 package finebore.machine;
 
-import finebore.found.Measure;
-import finebore.job.Engine.SeatPlace;
 import finebore.job.Job;
 import finebore.planning.SeatOutcome;
 import finebore.work.ReadBack;
@@ -12,26 +10,6 @@ import java.util.OptionalDouble;
 public final class SetUp {
 
   private SetUp() {}
-
-  /**
-   * Bore of a seat's guide: as read at the machine, otherwise the stem and the clearance that was
-   * found; empty while neither is known.
-   */
-  public static OptionalDouble guideBoreMm(Job job, SeatPlace place) {
-    OptionalDouble read = job.log().value(place.label(), ReadBack.GUIDE_BORE);
-    if (read.isPresent()) {
-      return read;
-    }
-    OptionalDouble clearance = job.head().readingsOf(place.label()).value(Measure.GUIDE_CLEARANCE);
-    return clearance.isPresent()
-        ? OptionalDouble.of(job.foundValve(place).stemDiameterMm() + clearance.getAsDouble())
-        : clearance;
-  }
-
-  /** Whether the guide's bore was read at the machine. */
-  public static boolean isGuideRead(Job job, SeatPlace place) {
-    return job.log().value(place.label(), ReadBack.GUIDE_BORE).isPresent();
-  }
 
   /**
    * Face that a back cut up to the lapped ring leaves: from the margin to the ring's inner edge,

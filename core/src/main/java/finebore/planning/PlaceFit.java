@@ -99,7 +99,9 @@ record PlaceFit(double[] start, List<Integer> free, List<Read> read) {
 
     @Override
     public void slopes(double[] p, double[] into) {
-      System.arraycopy(factors, 0, into, 0, factors.length);
+      for (int i = 0; i < factors.length; i++) {
+        into[i] = factors[i];
+      }
     }
   }
 

@@ -7,7 +7,7 @@ import finebore.finding.Severity;
 import finebore.finding.Subject;
 import finebore.found.Measure;
 import finebore.job.Job;
-import finebore.machine.SetUp;
+import finebore.planning.GuideBore;
 import finebore.practice.Finding;
 import java.util.List;
 import java.util.OptionalDouble;
@@ -22,15 +22,8 @@ final class GuideNotRenewed implements PlanRule {
   @Override
   public List<Finding> of(PlanCase plan) {
     Job job = plan.cut().job();
-    OptionalDouble bore = SetUp.guideBoreMm(job, plan.outcome().place());
-    if (bore.isEmpty()) {
-      return List.of();
-    }
-    double clearance =
-        bore.getAsDouble()
-            - (SetUp.isGuideRead(job, plan.outcome().place())
-                ? plan.plan().wanted().valve().stemDiameterMm()
-                : job.foundValve(plan.outcome().place()).stemDiameterMm());
+    OptionalDouble read = GuideBore.clearanceMm(job, plan.outcome().place());
+    double clearance = read.orElse(0);
     if (clearance <= GuideWorn.WORN_MM + ROUNDING_MM) {
       return List.of();
     }

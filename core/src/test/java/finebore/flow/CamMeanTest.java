@@ -137,20 +137,31 @@ class CamMeanTest {
         .isCloseTo(TABLE.meanOf(l -> FlowCurve.between(lifts, values, l)), within(1e-12));
   }
 
-  /** What is unlike anything solved counts in no mean. */
+  /** What is unlike anything solved counts in no mean: what is known goes on past it. */
   @Test
-  void anUnknownLiftIsLeftOut() {
+  void anUnknownLiftSaysNothing() {
     CamLift cam = new CamLift(9, 250);
+    // Twice the lift wherever it is known: below and in between the line goes on.
+    double whole = 2 * cam.meanOf(l -> l);
     List<LiftPoint> points =
-        cam.lifts().stream().map(l -> point(l, l > 7 ? 1000 : 2, l <= 7)).toList();
+        cam.lifts().stream()
+            .map(l -> l < 1 || l > 4 && l < 5 ? point(l, 1000, false) : point(l, 2 * l, true))
+            .toList();
     FlowCurve curve = new FlowCurve(points, points);
-    // 2 at every known lift, but less below the first.
-    assertThat(curve.camMean(cam)).isBetween(1.4, 1.8);
+    assertThat(curve.camMean(cam)).isCloseTo(whole, within(1e-9));
     List<LiftPoint> more =
-        cam.lifts().stream().map(l -> point(l, l > 7 ? 5000 : 2.2, l <= 7)).toList();
+        points.stream().map(p -> point(p.liftMm(), 1.1 * p.flowM3s(), p.isKnown())).toList();
     FlowChange change = FlowChange.between(curve, new FlowCurve(more, more), Bands.USUAL, 30, cam);
     assertThat(change.camMeanShare()).isCloseTo(0.1, within(1e-9));
     assertThat(change.bands().values()).allMatch(m -> Math.abs(m.share() - 0.1) < 1e-9);
+    // Past the last that is known nothing is: the mean is of the opening up to there.
+    List<LiftPoint> top =
+        cam.lifts().stream().map(l -> point(l, l > 7 ? 1000 : 2 * l, l <= 7)).toList();
+    double last = top.stream().filter(LiftPoint::isKnown).toList().getLast().liftMm();
+    double below = cam.meanOf(l -> l > last ? 0 : 2 * l) / cam.meanOf(l -> l > last ? 0 : 1);
+    assertThat(new FlowCurve(top, top).camMean(cam)).isCloseTo(below, within(0.02 * below));
+    List<LiftPoint> none = cam.lifts().stream().map(l -> point(l, 1, false)).toList();
+    assertThat(new FlowCurve(none, none).camMean(cam)).isNaN();
   }
 
   private static LiftPoint point(double lift, double flow, boolean known) {

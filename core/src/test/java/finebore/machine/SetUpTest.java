@@ -8,6 +8,7 @@ import finebore.cutting.OpenThroat;
 import finebore.cutting.Plunge;
 import finebore.job.Job;
 import finebore.job.Plan;
+import finebore.planning.GuideBore;
 import finebore.planning.SeatOutcome;
 import finebore.work.ReadBack;
 import finebore.work.ShopFigure;
@@ -54,10 +55,10 @@ class SetUpTest {
   void theGuideIsWhatWasReadLast() {
     var i1 = JOB.engine().seats().getFirst();
     var e1 = JOB.engine().seats().get(1);
-    assertThat(SetUp.guideBoreMm(JOB, i1).getAsDouble()).isCloseTo(7.04, offset(1e-9));
-    assertThat(SetUp.guideBoreMm(JOB, e1)).isEmpty();
+    assertThat(GuideBore.mm(JOB, i1).getAsDouble()).isCloseTo(7.04, offset(1e-9));
+    assertThat(GuideBore.mm(JOB, e1)).isEmpty();
     Job read = MachineJob.read(JOB, "I1", "I1:guide", ReadBack.GUIDE_BORE, 7.012);
-    assertThat(SetUp.guideBoreMm(read, i1)).hasValue(7.012);
+    assertThat(GuideBore.mm(read, i1)).hasValue(7.012);
   }
 
   /** Turning the head by the two tilts must bring the guide upright: rotations written out. */

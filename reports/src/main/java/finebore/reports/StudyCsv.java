@@ -185,7 +185,9 @@ public final class StudyCsv {
     for (var band : change.bands().entrySet()) {
       row(seat, "band", band.getKey().key(), "", band.getValue().changeM3s(), "m3/s", "");
     }
-    row(seat, "band", "cam", "", change.camMeanM3s(), "m3/s", "");
+    if (change.hasCamMean()) {
+      row(seat, "band", "cam", "", change.camMeanM3s(), "m3/s", "");
+    }
   }
 
   private String remark(Reading reading) {

@@ -177,7 +177,9 @@ public final class StudyJson {
         .forEach(
             (band, mean) ->
                 n.putObject(band.key()).put("m3PerS", mean.changeM3s()).put("share", mean.share()));
-    n.putObject("cam").put("m3PerS", c.camMeanM3s()).put("share", c.camMeanShare());
+    if (c.hasCamMean()) {
+      n.putObject("cam").put("m3PerS", c.camMeanM3s()).put("share", c.camMeanShare());
+    }
     ArrayNode steps = n.putArray("lifts");
     c.steps().stream()
         .filter(FlowChange.Step::isKnown)

@@ -439,6 +439,9 @@ public final class StudyText {
             words.text("report.overLifts", "count", mean.lifts()));
       }
     }
+    if (!change.hasCamMean()) {
+      return;
+    }
     line(
         "  %-14s %8s %s  %7s %%",
         words.text("report.overCam"),

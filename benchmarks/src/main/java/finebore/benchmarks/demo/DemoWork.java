@@ -7,7 +7,7 @@ import finebore.job.Job;
 import finebore.machine.RunSheet;
 import finebore.machine.RunStep;
 import finebore.machine.RunStep.Target;
-import finebore.machine.SetUp;
+import finebore.planning.GuideBore;
 import finebore.work.ReadBack;
 import finebore.work.ShopSettings;
 import finebore.work.StepKind;
@@ -123,7 +123,7 @@ public final class DemoWork {
     if (target.wanted().isPresent()) {
       wanted = target.wanted().getAsDouble();
     } else if (target.what() == ReadBack.GUIDE_BORE) {
-      var bore = SetUp.guideBoreMm(job, step.seat());
+      var bore = GuideBore.mm(job, step.seat());
       if (bore.isEmpty()) {
         return;
       }

@@ -14,6 +14,7 @@ import finebore.machine.ReadingDoubt;
 import finebore.machine.RunStep;
 import finebore.machine.RunStep.Target;
 import finebore.machine.SetUp;
+import finebore.planning.GuideBore;
 import finebore.quantity.Quantity;
 import finebore.units.Dimension;
 import finebore.words.Words;
@@ -195,7 +196,7 @@ final class ReadingRow extends VBox {
     if (expected.isEmpty()) {
       expected =
           switch (target.what()) {
-            case GUIDE_BORE -> SetUp.guideBoreMm(session.job(), step.seat());
+            case GUIDE_BORE -> GuideBore.mm(session.job(), step.seat());
             // A simulated head has its guides stand as is usual.
             case GUIDE_HEIGHT -> OptionalDouble.of(14);
             case SEAT_RUNOUT -> OptionalDouble.of(0.02);

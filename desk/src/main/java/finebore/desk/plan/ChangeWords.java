@@ -24,7 +24,12 @@ final class ChangeWords {
         parts.add(words.name(band) + " " + share(mean.share()));
       }
     }
-    parts.add(words.text("plan.overCam", "change", share(change.get().camMeanShare())));
+    if (change.get().hasCamMean()) {
+      parts.add(words.text("plan.overCam", "change", share(change.get().camMeanShare())));
+    }
+    if (parts.isEmpty()) {
+      parts.add(words.text("plan.noFlow"));
+    }
     return String.join(", ", parts);
   }
 
