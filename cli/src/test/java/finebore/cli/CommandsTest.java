@@ -288,7 +288,7 @@ class CommandsTest extends OnTheExample {
     var last = tests.get(1);
     var valve =
         new finebore.bench.SetUp.TestedValve(
-            last.setUp().valve().headDiameterMm() + 1, "", java.util.Optional.empty());
+            last.setUp().valve().headDiameterMm() + 1.5, "", java.util.Optional.empty());
     var changed = last.withSetUp(last.setUp().withValve(valve)).withValveIsTheChange(false);
     JobFile.write(
         document.withJob(document.job().withBench(document.job().bench().with(changed))), job);

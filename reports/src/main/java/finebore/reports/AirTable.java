@@ -60,7 +60,7 @@ public final class AirTable {
     n.put("momentum_left", flow.settled().momentumLeft());
     n.put("mass_left", flow.settled().massLeft());
     n.put("unrest", flow.settled().unrest());
-    n.put("state", flow.settled().waves() ? "waving" : "settled");
+    n.put("air_state", flow.settled().waves() ? "waving" : "settled");
     if (!Double.isNaN(flow.jetAngleDeg())) {
       n.put("jet_deg", flow.jetAngleDeg());
     }

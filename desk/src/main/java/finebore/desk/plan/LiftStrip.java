@@ -259,6 +259,7 @@ public final class LiftStrip extends DrawnRegion {
       Optional<String> solved = air.stripSaid();
       for (String known :
           List.of(
+              unlike() + solved.orElse(uncertainty()),
               solved.orElse(uncertainty()),
               Spoken.calibrated(work.confidence(), words) + "; " + uncertainty(),
               uncertainty(),
@@ -271,6 +272,13 @@ public final class LiftStrip extends DrawnRegion {
       bands();
       bars();
       camLine();
+    }
+
+    /** What a lift without a bar is. */
+    private String unlike() {
+      return change.steps().stream().allMatch(Step::isKnown)
+          ? ""
+          : work.words().text("strip.unlike") + "; ";
     }
 
     /** One figure where the bands share it. */
