@@ -3,17 +3,15 @@ package finebore.desk;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import finebore.cutting.CutForm;
-import finebore.cutting.Plunge;
 import finebore.desk.controls.DrawnRegion;
 import finebore.desk.controls.Ink;
 import finebore.flow.FlowChange;
 import finebore.units.Units;
+import finebore.valve.Underhead;
 import finebore.words.UnitSystem;
 import java.nio.file.Path;
 import java.util.Comparator;
 import java.util.List;
-import java.util.OptionalDouble;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import javafx.scene.canvas.Canvas;
@@ -115,6 +113,11 @@ class DrawnWordsTest {
               .orElseThrow()
               .x();
       String gain = UnitSystem.signed(1000 * (step.newM3s() - step.referenceM3s()), 1);
+      if (!step.isKnown()) {
+        // Unlike anything solved: there is no figure.
+        assertThat(column("lift-strip", x)).endsWith("?", lift);
+        continue;
+      }
       // The first column may hold the mean of its band above.
       assertThat(column("lift-strip", x)).endsWith(lift, units.flowNumber(step.newM3s()));
       assertThat(on("lift-strip"))
@@ -139,14 +142,11 @@ class DrawnWordsTest {
   @Test
   void theCamsNameStaysOffFiguresUnderTheBars() {
     lookAt(1);
-    // A form cut that stops short loses flow at the cam's lift.
+    // A head that runs steeply into its stem loses flow at the cam's lift.
     desk.runFx(
         () ->
-            desk.session.editPlan(
-                "short",
-                p ->
-                    p.withOperationAt(
-                        1, new CutForm("", OptionalDouble.empty(), new Plunge.ToDepth(8.6)))));
+            desk.session.editPairing(
+                "", p -> p.withValve(p.valve().withUnderhead(new Underhead(45, 16)))));
     Ink.Written cam =
         on("lift-strip").stream()
             .filter(w -> w.words().equals("cam lift"))
