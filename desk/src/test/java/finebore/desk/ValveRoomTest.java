@@ -159,7 +159,7 @@ class ValveRoomTest {
     assertThat(desk.isShown("#sizes")).isTrue();
     sized();
     assertThat(desk.isShown("#section")).isFalse();
-    assertThat(desk.text("#sizes-wanted")).contains("220 hp", "Mach index 0.71");
+    assertThat(desk.text("#sizes-wanted")).contains("220 hp", "Mach index 0.87");
     assertThat(desk.text("#sizes-largest"))
         .contains("33.38 mm (I1a to the bore)", "29.93 mm (between E1a, E1b)", "75 %");
     assertThat(desk.text("#sizes-next")).contains("A head of 34.00 mm", "the port");
