@@ -31,17 +31,6 @@ public record Ladder(int earlier, List<Rung> rungs) {
     rungs = List.copyOf(rungs);
   }
 
-  /** The chain that ends in a test, where only its steps tell whether a valve was tried. */
-  public static Ladder to(
-      FlowTest last,
-      BenchBook book,
-      Function<FlowTest, ReducedTest> reduced,
-      Noise noise,
-      Bands bands,
-      CamLift cam) {
-    return to(last, book, reduced, noise, bands, cam, book::valveTried);
-  }
-
   /**
    * The chain that ends in a test.
    *

@@ -154,49 +154,22 @@ public record CamLift(double maxLiftMm, double durationDeg, List<Step> table)
   }
 
   /**
-   * How much the value at each of rising lifts counts in the mean over the opening, if it goes
-   * straight from one to the next, from nothing at no lift, and stays level past the last. They sum
-   * up to less than 1: the rest of the opening belongs to no lift.
-   */
-  public double[] weights(double[] liftsMm) {
-    double[] weights = new double[liftsMm.length];
-    for (int k = 0; k < STEPS; k++) {
-      double lift = liftAt((k + 0.5) / STEPS);
-      int above = 0;
-      while (above < liftsMm.length && liftsMm[above] < lift) {
-        above++;
-      }
-      if (above == liftsMm.length) {
-        weights[above - 1] += 1.0 / STEPS;
-        continue;
-      }
-      double below = above == 0 ? 0 : liftsMm[above - 1];
-      double way = (lift - below) / (liftsMm[above] - below);
-      weights[above] += way / STEPS;
-      if (above > 0) {
-        weights[above - 1] += (1 - way) / STEPS;
-      }
-    }
-    return weights;
-  }
-
-  /**
    * Mean over the opening of what is known at some of {@link #lifts()}, rising: straight between
    * them, from nothing at no lift. What lies past the last of them is left out; NaN where nothing
    * is known.
    */
   public double mean(double[] liftsMm, double[] values) {
-    if (liftsMm.length == 0) {
-      return Double.NaN;
+    double last = liftsMm.length == 0 ? Double.NEGATIVE_INFINITY : liftsMm[liftsMm.length - 1];
+    double sum = 0;
+    int within = 0;
+    for (int k = 0; k < STEPS; k++) {
+      double lift = liftAt((k + 0.5) / STEPS);
+      if (lift <= last + SAME) {
+        sum += FlowCurve.between(liftsMm, values, lift);
+        within++;
+      }
     }
-    double last = liftsMm[liftsMm.length - 1];
-    double past = meanOf(lift -> lift > last + SAME ? 1 : 0);
-    double[] weights = weights(liftsMm);
-    double sum = -past * values[values.length - 1];
-    for (int k = 0; k < weights.length; k++) {
-      sum += weights[k] * values[k];
-    }
-    return sum / (1 - past);
+    return sum / within;
   }
 
   /** Mean over the opening of what hangs on the lift, each crank degree counting the same. */

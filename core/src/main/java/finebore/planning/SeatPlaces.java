@@ -85,9 +85,13 @@ public final class SeatPlaces {
       drawWhatIsNotRead();
       List<PlaceFit.Read> read = new ArrayList<>(alone);
       distances.forEach(d -> read.add(new PlaceFit.Read(d.readMm(), way(d))));
-      if (job.head().symmetric() && job.engine().hasPairs()) {
+      takenAsSymmetric =
+          job.head().symmetric()
+              && job.engine().hasPairs()
+              && alone.isEmpty()
+              && free.size() == drawn.length;
+      if (takenAsSymmetric) {
         read.add(mirrorImages());
-        takenAsSymmetric = alone.isEmpty();
       }
       PlaceFit fit = new PlaceFit(drawn, free, read);
       solved = fit.solved();

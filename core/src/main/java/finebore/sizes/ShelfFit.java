@@ -132,11 +132,8 @@ public record ShelfFit(
         lower,
         tip,
         valve.price(),
-        room.isMeasured(place.port())
-            || valve.headMm() <= job.foundValve(place).headDiameterMm() + SAME_MM);
+        room.isKnown(place.port(), valve.headMm(), job.foundValve(place).headDiameterMm()));
   }
-
-  private static final double SAME_MM = 0.005;
 
   private static boolean leavesThinRing(
       Job job, SeatPlace place, Practice practice, ShelfValve valve) {

@@ -56,6 +56,13 @@ public record SizeRoom(int cylinder, List<SizeLimit> limits, List<Unmeasured> un
     unmeasured = List.copyOf(unmeasured);
   }
 
+  /** Whether the room for a head is known: measured, or no more than the found one's. */
+  public boolean isKnown(Port port, double headMm, double foundMm) {
+    return isMeasured(port) || headMm <= foundMm + SAME_MM;
+  }
+
+  private static final double SAME_MM = 0.005;
+
   /** Whether all the room of a kind's heads is known. */
   public boolean isMeasured(Port port) {
     return unmeasured.stream().flatMap(u -> u.seats().stream()).noneMatch(s -> s.port() == port);

@@ -306,8 +306,7 @@ public final class Search {
   }
 
   private boolean isRoomMeasured(Pairing pairing) {
-    return sizes.isMeasured(port)
-        || pairing.valve().headDiameterMm() <= foundValve.headDiameterMm() + NEGLIGIBLE_MM;
+    return sizes.isKnown(port, pairing.valve().headDiameterMm(), foundValve.headDiameterMm());
   }
 
   /** Whether a head can stand beside the other kind's at all. */

@@ -111,7 +111,13 @@ class BenchPropertiesTest {
     BenchBook book = new BenchBook(List.of(), tests);
     Ladder ladder =
         Ladder.to(
-            tests.getLast(), book, BenchPropertiesTest::reduced, Noise.UNKNOWN, Bands.USUAL, CAM);
+            tests.getLast(),
+            book,
+            BenchPropertiesTest::reduced,
+            Noise.UNKNOWN,
+            Bands.USUAL,
+            CAM,
+            book::valveTried);
     assertThat(ladder.rungs()).hasSize(steps);
     for (int lift = 0; lift < 10; lift++) {
       double product = 1;

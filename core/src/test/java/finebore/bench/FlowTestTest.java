@@ -302,7 +302,9 @@ class FlowTestTest {
     FlowTest second = test(2, 1.06, 0).withStep(Optional.of(1), "back cut", false);
     FlowTest third = test(3, 1.06 * 0.95, 0).withStep(Optional.of(2), "opened throat", false);
     BenchBook book = new BenchBook(List.of(), List.of(first, second, third));
-    Ladder ladder = Ladder.to(third, book, FlowTestTest::reduced, Noise.UNKNOWN, Bands.USUAL, CAM);
+    Ladder ladder =
+        Ladder.to(
+            third, book, FlowTestTest::reduced, Noise.UNKNOWN, Bands.USUAL, CAM, book::valveTried);
     assertThat(ladder.rungs()).extracting(r -> r.test().test().id()).containsExactly(1, 2, 3);
     assertThat(ladder.rungs().getFirst().alone()).isEmpty();
     Ladder.Rung last = ladder.rungs().getLast();
@@ -313,7 +315,14 @@ class FlowTestTest {
         .isCloseTo(1.06 * 0.95 - 1, within(1e-12));
     BenchBook bitten = book.with(first.withStep(Optional.of(3), "round and round", false));
     assertThat(
-            Ladder.to(third, bitten, FlowTestTest::reduced, Noise.UNKNOWN, Bands.USUAL, CAM)
+            Ladder.to(
+                    third,
+                    bitten,
+                    FlowTestTest::reduced,
+                    Noise.UNKNOWN,
+                    Bands.USUAL,
+                    CAM,
+                    bitten::valveTried)
                 .rungs())
         .hasSize(3);
     BenchBook tried =
@@ -329,7 +338,8 @@ class FlowTestTest {
             FlowTestTest::reduced,
             Noise.UNKNOWN,
             Bands.USUAL,
-            CAM);
+            CAM,
+            tried::valveTried);
     assertThat(bigger.rungs().getLast().inSum().orElseThrow().isRanked()).isTrue();
     assertThat(book.without(2).test(3).orElseThrow().after()).contains(1);
   }
@@ -423,7 +433,8 @@ class FlowTestTest {
             t -> ReducedTest.of(t, BenchBook.EMPTY, STANDARD),
             Noise.UNKNOWN,
             Bands.USUAL,
-            CAM);
+            CAM,
+            book::valveTried);
     assertThat(ladder.earlier()).isEqualTo(10);
     assertThat(ladder.rungs()).hasSize(Ladder.MOST);
     Ladder.Rung first = ladder.rungs().getFirst();

@@ -125,16 +125,12 @@ class CamMeanTest {
   }
 
   @Test
-  void weightsSumUpToTheOpening() {
-    double[] lifts = {2, 5, 9};
-    double[] weights = TABLE.weights(lifts);
+  void theMeanGoesStraightFromLiftToLift() {
+    double[] lifts = {2, 5, TABLE.maxLiftMm()};
     double[] values = {3, 4, 8};
-    double sum = 0;
-    for (int k = 0; k < weights.length; k++) {
-      sum += weights[k] * values[k];
-    }
-    assertThat(sum)
+    assertThat(TABLE.mean(lifts, values))
         .isCloseTo(TABLE.meanOf(l -> FlowCurve.between(lifts, values, l)), within(1e-12));
+    assertThat(TABLE.mean(new double[0], new double[0])).isNaN();
   }
 
   /** What is unlike anything solved counts in no mean: what is known goes on past it. */

@@ -183,6 +183,10 @@ class PentRoofTest {
       assertThat(told.alongMm()).isCloseTo(at[k][0], within(0.01));
       assertThat(told.acrossMm()).isCloseTo(at[k][1], within(0.01));
     }
+    // The choice bends nothing that a coordinate tells.
+    Job both = with(job.withHead(job.head().withSymmetric(true)), "E1b", Measure.AXIS_ALONG, 16.1);
+    assertThat(SeatPlaces.of(both, 1).takenAsSymmetric()).isFalse();
+    labels.forEach(l -> assertThat(SeatPlaces.of(both, 1).at(seat(l))).isEqualTo(one.at(seat(l))));
     // Turned by what brings the pairs level: their distances stay what was read.
     SeatPlaces symmetric = SeatPlaces.of(job.withHead(job.head().withSymmetric(true)), 1);
     assertThat(symmetric.takenAsSymmetric()).isTrue();

@@ -91,7 +91,7 @@ final class VariantsPane extends HBox {
     for (int k = 0; k < cards.size(); k++) {
       changes.add(cards.get(k).study().counted(solved.get(k)));
       for (FlowChange.Step step : changes.get(k).map(FlowChange::steps).orElse(List.of())) {
-        reach = Math.max(reach, Math.abs(step.share()));
+        reach = step.isKnown() ? Math.max(reach, Math.abs(step.share())) : reach;
       }
     }
     for (int k = 0; k < cards.size(); k++) {
